@@ -1,0 +1,193 @@
+package rovingglyph.bridge;
+
+import com.eclipsesource.json.JsonArray;
+import com.eclipsesource.json.JsonObject;
+import java.util.HashMap;
+import java.util.Map;
+import org.teavm.jso.JSExport;
+import rovingglyph.document.DocumentException;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.document.Spelling;
+import rovingglyph.edit.SceneEdits;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedLettering;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Point;
+import rovingglyph.journey.Handles;
+import rovingglyph.journey.JourneyChart;
+import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Scene;
+import rovingglyph.seat.SeatValues;
+import rovingglyph.type.Outline;
+import rovingglyph.type.RunRequest;
+import rovingglyph.type.ShapedRun;
+import rovingglyph.type.ShapedRunCodec;
+
+/**
+ * One scene at a time: {@code open} prepares a document, the other functions ask about it. Answers
+ * are JSON text or numbers; no function throws for what a user can do.
+ */
+public final class CoreBridge {
+  private static final Map<String, ShapedRun> RUNS = new HashMap<>();
+  private static PreparedScene prepared;
+
+  private CoreBridge() {}
+
+  public static void main(String[] args) {
+    // The module is used through its exports.
+  }
+
+  /** The problems of a document; an empty list if it can be used. */
+  @JSExport
+  public static String check(String document) {
+    try {
+      SceneCodec.read(document);
+      return "[]";
+    } catch (DocumentException e) {
+      return Summary.problems(e.problems()).toString();
+    }
+  }
+
+  /** What a document needs shaped that has not been given yet. */
+  @JSExport
+  public static String missingRuns(String document) {
+    JsonArray out = new JsonArray();
+    for (Lettering l : SceneCodec.read(document).letterings()) {
+      RunRequest r = Preparation.request(l);
+      if (!RUNS.containsKey(r.key())) {
+        JsonObject axes = new JsonObject();
+        r.axes().forEach(axes::add);
+        JsonObject one = new JsonObject().add("key", r.key()).add("face", r.face());
+        one.add("axes", axes).add("text", r.text()).add("ligatures", r.ligatures());
+        out.add(one);
+      }
+    }
+    return out.toString();
+  }
+
+  @JSExport
+  public static void putRun(String key, String run) {
+    RUNS.put(key, ShapedRunCodec.read(run));
+  }
+
+  /** Prepares a document without problems and tells what there is to know of it. */
+  @JSExport
+  public static String open(String document) {
+    prepared = Preparation.prepare(SceneCodec.read(document), r -> RUNS.get(r.key()));
+    return Summary.of(prepared).toString();
+  }
+
+  /** The display list of a time; see {@link rovingglyph.frame.Frame}. */
+  @JSExport
+  public static double[] frame(double time) {
+    return prepared.at(time).numbers();
+  }
+
+  /** Number of outlines of the open scene. */
+  @JSExport
+  public static int outlineCount() {
+    return prepared.outlines().size();
+  }
+
+  /** An outline as SVG path data. */
+  @JSExport
+  public static String outline(int index) {
+    Outline o = prepared.outlines().get(index);
+    return o.data();
+  }
+
+  /** The value of a channel of an item at a time. */
+  @JSExport
+  public static double value(String item, String channel, double time) {
+    Channel c = Channel.of(channel);
+    return c.clamp(Timeline.value(prepared.scene().item(item).movable(c), time));
+  }
+
+  /** An edited document, or an object with the field "error". */
+  @JSExport
+  public static String edit(String document, String edit) {
+    try {
+      Scene scene = SceneCodec.read(document);
+      return SceneCodec.write(SceneEdits.apply(scene, edit));
+    } catch (IllegalArgumentException e) {
+      return new JsonObject().add("error", e.getMessage()).toString();
+    }
+  }
+
+  /** Samples for the Journey chart; see {@link JourneyChart#samples}. */
+  @JSExport
+  public static double[] journey(String item, String channel, int count) {
+    Item i = prepared.scene().item(item);
+    return JourneyChart.samples(prepared, i, Channel.of(channel), count);
+  }
+
+  /** Units of the channel per second. */
+  @JSExport
+  public static double speed(String item, String channel, double time) {
+    Item i = prepared.scene().item(item);
+    return JourneyChart.speed(prepared, i, Channel.of(channel), time);
+  }
+
+  /** Pairs from, to of distances at which a lettering's path is outside the frame. */
+  @JSExport
+  public static double[] outside(String lettering) {
+    PreparedLettering l = prepared.letterings().get(lettering);
+    return l == null ? new double[0] : JourneyChart.outside(prepared, l.seating().contour());
+  }
+
+  /** x, y and angle in degrees at even distances along a path, {@code count} of them. */
+  @JSExport
+  public static double[] marks(String path, int count) {
+    Contour c = prepared.contours().get(path);
+    double[] out = new double[count * 3];
+    for (int i = 0; i < count; i++) {
+      Contour.Station s = c.at(c.length() * (i + 0.5) / count);
+      out[i * 3] = s.point().x();
+      out[i * 3 + 1] = s.point().y();
+      out[i * 3 + 2] = Math.toDegrees(s.tangent().angle());
+    }
+    return out;
+  }
+
+  /** x, y, angle of the puck, the start stop and the end stop; empty while not yet shaped. */
+  @JSExport
+  public static double[] handles(String lettering, double time) {
+    PreparedLettering l = prepared.letterings().get(lettering);
+    if (l == null) {
+      return new double[0];
+    }
+    SeatValues v = l.values(time);
+    Handles h = new Handles(l);
+    double[] out = new double[9];
+    int n = 0;
+    for (Handles.Spot s : new Handles.Spot[] {h.puck(v), h.startStop(v), h.endStop(v)}) {
+      out[n++] = s.point().x();
+      out[n++] = s.point().y();
+      out[n++] = Math.toDegrees(s.angle());
+    }
+    return out;
+  }
+
+  /** What the puck dragged to a point asks for: pathOffset, baselineShift, side. */
+  @JSExport
+  public static String dragPuck(String lettering, double time, double x, double y, boolean across) {
+    PreparedLettering l = prepared.letterings().get(lettering);
+    Handles.PuckValues v = new Handles(l).drag(l.values(time), new Point(x, y), across);
+    return new JsonObject()
+        .add("pathOffset", v.pathOffset())
+        .add("baselineShift", v.baselineShift())
+        .add("side", Spelling.of(v.side()))
+        .toString();
+  }
+
+  /** The margin that a stop dragged to a point asks for, in px. */
+  @JSExport
+  public static double dragStop(String lettering, boolean start, double x, double y) {
+    Handles h = new Handles(prepared.letterings().get(lettering));
+    return start ? h.startMargin(new Point(x, y)) : h.endMargin(new Point(x, y));
+  }
+}

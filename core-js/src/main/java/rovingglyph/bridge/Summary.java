@@ -1,0 +1,100 @@
+package rovingglyph.bridge;
+
+import com.eclipsesource.json.JsonArray;
+import com.eclipsesource.json.JsonObject;
+import java.util.List;
+import rovingglyph.document.Problem;
+import rovingglyph.document.Spelling;
+import rovingglyph.frame.PreparedLettering;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.SvgPath;
+import rovingglyph.journey.Poses;
+import rovingglyph.proof.Finding;
+import rovingglyph.proof.Proof;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Seat;
+
+/** What the interface wants to know of a prepared scene, as JSON. */
+final class Summary {
+  private Summary() {}
+
+  static JsonObject of(PreparedScene p) {
+    JsonObject out = new JsonObject().add("frames", p.scene().frameCount());
+    JsonObject paths = new JsonObject();
+    p.contours().forEach((id, c) -> paths.add(id, path(c)));
+    JsonObject items = new JsonObject();
+    p.scene().letterings().forEach(l -> items.add(l.id(), item(l, p.letterings().get(l.id()))));
+    p.scene().pictures().forEach(i -> items.add(i.id(), item(i, null)));
+    JsonArray poses = new JsonArray();
+    for (Poses.Pose pose : Poses.of(p.scene())) {
+      poses.add(new JsonObject().add("time", pose.time()).add("label", pose.label()));
+    }
+    JsonArray findings = new JsonArray();
+    for (Finding f : Proof.of(p)) {
+      findings.add(
+          new JsonObject().add("message", f.message()).add("item", f.item()).add("time", f.time()));
+    }
+    return out.add("paths", paths)
+        .add("items", items)
+        .add("poses", poses)
+        .add("findings", findings);
+  }
+
+  private static JsonObject path(Contour c) {
+    return new JsonObject()
+        .add("d", SvgPath.write(c, 3))
+        .add("length", c.length())
+        .add("closed", c.closed());
+  }
+
+  /** The keyframes of every moving value, with the values that landings were solved to. */
+  private static JsonObject item(Item item, PreparedLettering prepared) {
+    JsonObject channels = new JsonObject();
+    for (Channel c : Channel.values()) {
+      if (item.movable(c) == null || !item.movable(c).moves()) {
+        continue;
+      }
+      JsonArray keys = new JsonArray();
+      for (Keyframe k : item.movable(c).keyframes()) {
+        keys.add(keyframe(k));
+      }
+      channels.add(c.field(), keys);
+    }
+    JsonObject out = new JsonObject().add("channels", channels);
+    if (prepared != null) {
+      out.add("length", prepared.seating().contour().length());
+      out.add("comesRound", prepared.seating().ends() == Seat.EndRule.WRAP);
+    }
+    return out;
+  }
+
+  private static JsonObject keyframe(Keyframe k) {
+    JsonArray curve = new JsonArray();
+    curve.add(k.easing().x1()).add(k.easing().y1()).add(k.easing().x2()).add(k.easing().y2());
+    JsonObject out =
+        new JsonObject()
+            .add("time", k.time())
+            .add("value", k.value())
+            .add("easing", Spelling.of(k.easing().kind()))
+            .add("curve", curve);
+    if (k.landing() != null) {
+      out.add("landing", Spelling.of(k.landing().kind())).add("laps", k.landing().laps());
+    }
+    return out;
+  }
+
+  static JsonArray problems(List<Problem> problems) {
+    JsonArray out = new JsonArray();
+    for (Problem p : problems) {
+      out.add(
+          new JsonObject()
+              .add("path", p.path())
+              .add("reason", p.reason())
+              .add("allowed", p.allowed()));
+    }
+    return out;
+  }
+}

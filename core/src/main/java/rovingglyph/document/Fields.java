@@ -1,0 +1,258 @@
+package rovingglyph.document;
+
+import com.eclipsesource.json.JsonArray;
+import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import rovingglyph.geometry.Decimal;
+import rovingglyph.geometry.Point;
+import rovingglyph.scene.Extras;
+
+/**
+ * The fields of one JSON object, read with checks. A field that is missing gives the default; one
+ * that is wrong gives the default too and leaves a problem, so that one reading finds them all.
+ */
+final class Fields {
+  private final JsonObject object;
+  private final String path;
+  private final List<Problem> problems;
+  private final Set<String> known = new HashSet<>();
+
+  Fields(JsonValue value, String path, List<Problem> problems) {
+    this.path = path;
+    this.problems = problems;
+    if (value.isObject()) {
+      object = value.asObject();
+    } else {
+      object = new JsonObject();
+      problem(null, "is not an object", "{ ... }");
+    }
+  }
+
+  String path(String name) {
+    return name == null ? path : path + "." + name;
+  }
+
+  void problem(String name, String reason, String allowed) {
+    problems.add(new Problem(path(name), reason, allowed));
+  }
+
+  JsonValue get(String name) {
+    known.add(name);
+    JsonValue v = object.get(name);
+    return v == null || v.isNull() ? null : v;
+  }
+
+  double number(String name, double least, double greatest, double missing) {
+    JsonValue v = get(name);
+    return v == null ? missing : number(v, name, least, greatest, missing);
+  }
+
+  private double number(JsonValue v, String name, double least, double greatest, double missing) {
+    String range = Decimal.text(least, 3) + " to " + Decimal.text(greatest, 3);
+    if (!v.isNumber()) {
+      problem(name, "is not a number", range);
+      return missing;
+    }
+    double d = v.asDouble();
+    if (!(d >= least && d <= greatest)) {
+      problem(name, "is " + shown(v) + ", out of range", range);
+      return missing;
+    }
+    return d;
+  }
+
+  int integer(String name, int least, int greatest, int missing) {
+    double d = number(name, least, greatest, missing);
+    if (d != Math.rint(d)) {
+      problem(name, "is not a whole number", least + " to " + greatest);
+      return missing;
+    }
+    return (int) d;
+  }
+
+  boolean flag(String name, boolean missing) {
+    JsonValue v = get(name);
+    if (v == null) {
+      return missing;
+    }
+    if (!v.isBoolean()) {
+      problem(name, "is neither true nor false", "true, false");
+      return missing;
+    }
+    return v.asBoolean();
+  }
+
+  String text(String name, int longest, String missing) {
+    JsonValue v = get(name);
+    if (v == null) {
+      return missing;
+    }
+    if (!v.isString()) {
+      problem(name, "is not a text", "");
+      return missing;
+    }
+    String s = v.asString();
+    if (s.length() > longest) {
+      problem(name, "has " + s.length() + " characters", "at most " + longest);
+      return missing;
+    }
+    if (s.indexOf('\0') >= 0) {
+      problem(name, "holds the character U+0000", "any other character");
+      return missing;
+    }
+    return s;
+  }
+
+  String id(String name) {
+    String s = text(name, 80, "");
+    if (s.isEmpty()) {
+      problem(name, "is missing or empty", "1 to 80 characters");
+    }
+    return s;
+  }
+
+  /** A colour written #RRGGBB as 0xRRGGBB; null where it is missing and {@code missing} is null. */
+  Integer colour(String name, Integer missing) {
+    String s = text(name, 80, null);
+    if (s == null) {
+      return missing;
+    }
+    if (s.length() != 7 || s.charAt(0) != '#' || !isHex(s)) {
+      problem(name, "is not a colour", "#RRGGBB");
+      return missing;
+    }
+    return Integer.parseInt(s.substring(1), 16);
+  }
+
+  private static boolean isHex(String s) {
+    for (int i = 1; i < s.length(); i++) {
+      if ("0123456789abcdefABCDEF".indexOf(s.charAt(i)) < 0) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** One of the values, spelt in lower case with hyphens. */
+  <E extends Enum<E>> E choice(String name, E[] values, E missing) {
+    String s = text(name, 80, null);
+    if (s == null) {
+      return missing;
+    }
+    StringBuilder allowed = new StringBuilder();
+    E found = Spelling.find(values, s);
+    if (found != null) {
+      return found;
+    }
+    for (E e : values) {
+      allowed.append(allowed.length() > 0 ? ", " : "").append(Spelling.of(e));
+    }
+    problem(name, "is an unknown choice", allowed.toString());
+    return missing;
+  }
+
+  /** A pair [x, y], each within +-limit. */
+  Point point(String name, double limit, Point missing) {
+    double[] pair = numbers(name, 2, -limit, limit);
+    return pair == null ? missing : new Point(pair[0], pair[1]);
+  }
+
+  /** An array of {@code count} numbers; null where missing or wrong. */
+  double[] numbers(String name, int count, double least, double greatest) {
+    JsonValue v = get(name);
+    if (v == null) {
+      return null;
+    }
+    if (!v.isArray() || v.asArray().size() != count) {
+      problem(name, "is not a list of " + count + " numbers", "");
+      return null;
+    }
+    double[] out = new double[count];
+    int before = problems.size();
+    for (int i = 0; i < count; i++) {
+      JsonValue entry = v.asArray().get(i);
+      out[i] = number(entry, name + "[" + i + "]", least, greatest, 0);
+    }
+    return problems.size() == before ? out : null;
+  }
+
+  <T> List<T> list(String name, int most, Function<Fields, T> read) {
+    JsonValue v = get(name);
+    List<T> out = new ArrayList<>();
+    if (v == null) {
+      return out;
+    }
+    if (!v.isArray()) {
+      problem(name, "is not a list", "[ ... ]");
+      return out;
+    }
+    JsonArray array = v.asArray();
+    if (array.size() > most) {
+      problem(name, "has " + array.size() + " entries", "at most " + most);
+      return out;
+    }
+    for (int i = 0; i < array.size(); i++) {
+      T one = read.apply(new Fields(array.get(i), path(name) + "[" + i + "]", problems));
+      if (one != null) {
+        out.add(one);
+      }
+    }
+    return List.copyOf(out);
+  }
+
+  List<String> texts(String name, int most) {
+    JsonValue v = get(name);
+    List<String> out = new ArrayList<>();
+    if (v == null) {
+      return out;
+    }
+    if (!v.isArray() || v.asArray().size() > most) {
+      problem(name, "is not a list of at most " + most + " texts", "[ ... ]");
+      return out;
+    }
+    for (JsonValue entry : v.asArray()) {
+      if (entry.isString()) {
+        out.add(entry.asString());
+      } else {
+        problem(name, "holds something that is not a text", "");
+      }
+    }
+    return out;
+  }
+
+  Fields object(String name) {
+    JsonValue v = get(name);
+    return new Fields(v == null ? new JsonObject() : v, path(name), problems);
+  }
+
+  List<String> names() {
+    return object.names();
+  }
+
+  List<Problem> problems() {
+    return problems;
+  }
+
+  /** The fields nobody has asked for. */
+  Extras rest() {
+    Map<String, JsonValue> out = new LinkedHashMap<>();
+    for (JsonObject.Member m : object) {
+      if (!known.contains(m.getName())) {
+        out.put(m.getName(), m.getValue());
+      }
+    }
+    return out.isEmpty() ? Extras.NONE : new Extras(out);
+  }
+
+  private static String shown(JsonValue v) {
+    String s = v.toString();
+    return s.length() > 24 ? s.substring(0, 24) + "..." : s;
+  }
+}

@@ -1,0 +1,149 @@
+package rovingglyph.document;
+
+import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
+import java.util.Map;
+import java.util.TreeMap;
+import rovingglyph.geometry.SvgPath;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.Picture;
+import rovingglyph.scene.Seat;
+
+/** Letterings and pictures from and to JSON. */
+final class ItemCodec {
+  /** The longest text of a lettering, in UTF-16 units. */
+  static final int LONGEST_TEXT = 10_000;
+
+  private ItemCodec() {}
+
+  static Lettering readLettering(Fields f) {
+    return new Lettering(
+        f.id("id"),
+        f.text("text", LONGEST_TEXT, ""),
+        f.text("face", 80, "fraunces"),
+        axes(f.object("axes")),
+        f.number("tracking", -1, 10, 0),
+        f.colour("fill", 0x1F2B37),
+        f.id("path"),
+        seat(f.object("seat")),
+        movable(f, Channel.SIZE, 100),
+        movable(f, Channel.OPACITY, 100),
+        movable(f, Channel.ROTATION, 0),
+        f.flag("hidden", false),
+        f.flag("locked", false),
+        f.rest());
+  }
+
+  private static Map<String, Double> axes(Fields f) {
+    Map<String, Double> axes = new TreeMap<>();
+    for (String tag : f.names()) {
+      if (tag.length() != 4) {
+        f.problem(tag, "is not the tag of an axis", "four characters, such as wght");
+      } else {
+        axes.put(tag, f.number(tag, -32768, 32767, 0));
+      }
+    }
+    return axes;
+  }
+
+  private static Seat seat(Fields f) {
+    return new Seat(
+        f.choice("align", Seat.TextAnchor.values(), Seat.TextAnchor.START),
+        f.choice("side", Seat.Side.values(), Seat.Side.LEFT),
+        f.choice("orientation", Seat.Orientation.values(), Seat.Orientation.TURN),
+        f.choice("ends", Seat.EndRule.values(), null),
+        movable(f, Channel.PATH_OFFSET, 0),
+        movable(f, Channel.START_MARGIN, 0),
+        movable(f, Channel.END_MARGIN, 0),
+        movable(f, Channel.BASELINE_SHIFT, 0),
+        f.rest());
+  }
+
+  static Picture readPicture(Fields f) {
+    return new Picture(
+        f.id("id"),
+        f.text("name", 200, "Picture"),
+        f.list("parts", 500, ItemCodec::part),
+        f.number("x", -PathCodec.FARTHEST, PathCodec.FARTHEST, 0),
+        f.number("y", -PathCodec.FARTHEST, PathCodec.FARTHEST, 0),
+        f.number("scale", 0.001, 1000, 1),
+        movable(f, Channel.OPACITY, 100),
+        movable(f, Channel.ROTATION, 0),
+        f.flag("hidden", false),
+        f.flag("locked", false),
+        f.rest());
+  }
+
+  private static Picture.Part part(Fields f) {
+    String data = f.text("d", 200_000, "");
+    SvgPath.Parsed parsed = SvgPath.parse(data);
+    if (parsed.error() != null) {
+      f.problem("d", parsed.error() + " at character " + (parsed.position() + 1), "SVG path data");
+    }
+    return new Picture.Part(data, f.colour("fill", 0), f.rest());
+  }
+
+  private static Movable movable(Fields f, Channel channel, double missing) {
+    return MovableCodec.read(f, channel, missing);
+  }
+
+  static JsonValue write(Lettering l) {
+    JsonObject axes = new JsonObject();
+    l.axes().forEach((tag, value) -> axes.add(tag, Writer.number(value)));
+    return Writer.object()
+        .add("id", l.id())
+        .add("text", l.text())
+        .add("face", l.face())
+        .add("axes", axes)
+        .add("tracking", l.tracking())
+        .colour("fill", l.fill())
+        .add("path", l.path())
+        .add("seat", write(l.seat()))
+        .add("size", MovableCodec.write(l.size()))
+        .add("opacity", MovableCodec.write(l.opacity()))
+        .add("rotation", MovableCodec.write(l.rotation()))
+        .add("hidden", l.hidden())
+        .add("locked", l.locked())
+        .rest(l.extras())
+        .json();
+  }
+
+  private static JsonValue write(Seat s) {
+    Writer w =
+        Writer.object()
+            .add("align", Spelling.of(s.align()))
+            .add("side", Spelling.of(s.side()))
+            .add("orientation", Spelling.of(s.orientation()));
+    if (s.ends() != null) {
+      w.add("ends", Spelling.of(s.ends()));
+    }
+    return w.add("pathOffset", MovableCodec.write(s.pathOffset()))
+        .add("startMargin", MovableCodec.write(s.startMargin()))
+        .add("endMargin", MovableCodec.write(s.endMargin()))
+        .add("baselineShift", MovableCodec.write(s.baselineShift()))
+        .rest(s.extras())
+        .json();
+  }
+
+  static JsonValue write(Picture p) {
+    return Writer.object()
+        .add("id", p.id())
+        .add("name", p.name())
+        .list("parts", p.parts(), ItemCodec::write)
+        .add("x", p.x())
+        .add("y", p.y())
+        .add("scale", p.scale())
+        .add("opacity", MovableCodec.write(p.opacity()))
+        .add("rotation", MovableCodec.write(p.rotation()))
+        .add("hidden", p.hidden())
+        .add("locked", p.locked())
+        .rest(p.extras())
+        .json();
+  }
+
+  private static JsonValue write(Picture.Part p) {
+    return Writer.object().add("d", p.data()).colour("fill", p.fill()).rest(p.extras()).json();
+  }
+}

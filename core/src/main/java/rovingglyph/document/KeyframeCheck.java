@@ -1,0 +1,47 @@
+package rovingglyph.document;
+
+import java.util.List;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.Scene;
+
+/** One keyframe per frame and value. */
+final class KeyframeCheck {
+  private KeyframeCheck() {}
+
+  static void perFrame(Scene scene, List<Problem> problems) {
+    for (int i = 0; i < scene.letterings().size(); i++) {
+      check(scene, scene.letterings().get(i), "$.letterings[" + i + "]", problems);
+    }
+    for (int i = 0; i < scene.pictures().size(); i++) {
+      check(scene, scene.pictures().get(i), "$.pictures[" + i + "]", problems);
+    }
+  }
+
+  private static void check(Scene scene, Item item, String path, List<Problem> problems) {
+    for (Channel c : Channel.values()) {
+      Movable m = item.movable(c);
+      if (m == null) {
+        continue;
+      }
+      List<Keyframe> keys = m.keyframes();
+      for (int i = 1; i < keys.size(); i++) {
+        long frame = scene.rate().frameAt(keys.get(i).time());
+        if (scene.rate().frameAt(keys.get(i - 1).time()) == frame) {
+          String where = c.ordinal() <= Channel.BASELINE_SHIFT.ordinal() ? ".seat." : ".";
+          problems.add(
+              new Problem(
+                  path + where + c.field() + ".keyframes[" + i + "].time",
+                  "two keyframes stand on frame "
+                      + frame
+                      + " ("
+                      + SceneCodec.seconds(keys.get(i).time())
+                      + ")",
+                  "one keyframe per frame"));
+        }
+      }
+    }
+  }
+}

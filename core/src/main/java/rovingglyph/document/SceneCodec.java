@@ -1,0 +1,174 @@
+package rovingglyph.document;
+
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonValue;
+import com.eclipsesource.json.ParseException;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import rovingglyph.geometry.Decimal;
+import rovingglyph.scene.FrameRate;
+import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Picture;
+import rovingglyph.scene.Scene;
+
+/** Scenes from and to JSON; docs/scene-format.md describes the document. */
+public final class SceneCodec {
+  public static final String FORMAT = "roving-glyph-scene";
+  public static final int VERSION = 1;
+
+  /** The longest document that is read, in characters. */
+  public static final int LONGEST = 4_000_000;
+
+  private SceneCodec() {}
+
+  /**
+   * Reads a document.
+   *
+   * @throws DocumentException with every problem found; nothing of the document is used then
+   */
+  public static Scene read(String json) {
+    List<Problem> problems = new ArrayList<>();
+    Scene scene = null;
+    if (json.length() > LONGEST) {
+      problems.add(
+          new Problem(
+              "$", "the document has " + json.length() + " characters", "at most " + LONGEST));
+    } else {
+      try {
+        scene = read(Json.parse(json), problems);
+      } catch (ParseException e) {
+        problems.add(
+            new Problem(
+                "$",
+                "is not JSON: line "
+                    + e.getLocation().line
+                    + ", column "
+                    + e.getLocation().column
+                    + " is not understood",
+                "JSON as in RFC 8259"));
+      }
+    }
+    if (!problems.isEmpty()) {
+      throw new DocumentException(problems);
+    }
+    return scene;
+  }
+
+  private static Scene read(JsonValue json, List<Problem> problems) {
+    Fields f = new Fields(json, "$", problems);
+    String format = f.text("format", 80, "");
+    if (!FORMAT.equals(format)) {
+      f.problem("format", "this is not a scene document", FORMAT);
+      return null;
+    }
+    int version = f.integer("version", 0, Integer.MAX_VALUE, 0);
+    if (version != VERSION) {
+      f.problem("version", "version " + version + " is not known here", "" + VERSION);
+      return null;
+    }
+    List<GuidePath> paths = f.list("paths", 1000, PathCodec::read);
+    List<Lettering> letterings = f.list("letterings", 1000, ItemCodec::readLettering);
+    List<Picture> pictures = f.list("pictures", 1000, ItemCodec::readPicture);
+    FrameRate rate = rate(f);
+    Scene scene =
+        new Scene(
+            f.text("name", 200, "Untitled"),
+            f.integer("width", 16, 8192, 1920),
+            f.integer("height", 16, 8192, 1080),
+            rate,
+            f.number("length", 1.0 / 120, 3600, 6),
+            f.colour("background", null),
+            paths,
+            letterings,
+            pictures,
+            stack(f, letterings, pictures),
+            f.rest());
+    checkReferences(scene, f);
+    KeyframeCheck.perFrame(scene, problems);
+    return scene;
+  }
+
+  private static FrameRate rate(Fields f) {
+    String text = f.text("rate", 20, "25");
+    String[] parts = text.split("/", -1);
+    try {
+      int numerator = Integer.parseInt(parts[0].trim());
+      int denominator = parts.length > 1 ? Integer.parseInt(parts[1].trim()) : 1;
+      if (parts.length <= 2
+          && denominator > 0
+          && numerator >= denominator
+          && numerator <= 120L * denominator) {
+        return new FrameRate(numerator, denominator);
+      }
+    } catch (NumberFormatException e) {
+      // Told below, in the same words as a rate out of range.
+    }
+    f.problem("rate", "is not a frame rate", "1 to 120 as text, such as 25 or 30000/1001");
+    return new FrameRate(25, 1);
+  }
+
+  /** The stack as given; items it does not name go on top, so that nothing is ever unseen. */
+  private static List<String> stack(Fields f, List<Lettering> letterings, List<Picture> pictures) {
+    Set<String> ids = new LinkedHashSet<>();
+    pictures.forEach(p -> ids.add(p.id()));
+    letterings.forEach(l -> ids.add(l.id()));
+    Set<String> order = new LinkedHashSet<>(f.texts("stack", 2000));
+    for (String id : order) {
+      if (!ids.contains(id)) {
+        f.problem(
+            "stack", "names \"" + id + "\", which is no lettering or picture", "ids of items");
+      }
+    }
+    order.addAll(ids);
+    return List.copyOf(order);
+  }
+
+  private static void checkReferences(Scene scene, Fields f) {
+    Set<String> ids = new LinkedHashSet<>();
+    for (int i = 0; i < scene.paths().size(); i++) {
+      unique(ids, scene.paths().get(i).id(), "paths[" + i + "].id", f);
+    }
+    for (int i = 0; i < scene.letterings().size(); i++) {
+      Lettering l = scene.letterings().get(i);
+      unique(ids, l.id(), "letterings[" + i + "].id", f);
+      if (scene.path(l.path()) == null) {
+        f.problem("letterings[" + i + "].path", "no path has the id \"" + l.path() + "\"", "");
+      }
+    }
+    for (int i = 0; i < scene.pictures().size(); i++) {
+      unique(ids, scene.pictures().get(i).id(), "pictures[" + i + "].id", f);
+    }
+  }
+
+  private static void unique(Set<String> ids, String id, String field, Fields f) {
+    if (!ids.add(id)) {
+      f.problem(field, "\"" + id + "\" is used twice", "an id of its own");
+    }
+  }
+
+  /** The document of a scene, unknown fields included. */
+  public static String write(Scene scene) {
+    return Writer.object()
+        .add("format", FORMAT)
+        .add("version", VERSION)
+        .add("name", scene.name())
+        .add("width", scene.width())
+        .add("height", scene.height())
+        .add("rate", scene.rate().text())
+        .add("length", scene.length())
+        .colour("background", scene.background())
+        .list("paths", scene.paths(), PathCodec::write)
+        .list("letterings", scene.letterings(), ItemCodec::write)
+        .list("pictures", scene.pictures(), ItemCodec::write)
+        .texts("stack", scene.stack())
+        .rest(scene.extras())
+        .text();
+  }
+
+  static String seconds(double t) {
+    return Decimal.text(t, 3) + " s";
+  }
+}

@@ -1,0 +1,2 @@
+/** The scene document (JSON, version 1) and its way to and from records. */
+package rovingglyph.document;

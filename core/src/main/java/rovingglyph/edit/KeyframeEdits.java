@@ -1,0 +1,134 @@
+package rovingglyph.edit;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Easing;
+import rovingglyph.scene.Extras;
+import rovingglyph.scene.FrameRate;
+import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Landing;
+import rovingglyph.scene.Movable;
+
+/** Edits of one movable value. Times are brought onto frames, values into the channel's range. */
+public final class KeyframeEdits {
+  /** The latest time of a keyframe, in seconds; later ones are brought back to it. */
+  private static final double LATEST = 3600;
+
+  private final Channel channel;
+  private final FrameRate rate;
+
+  public KeyframeEdits(Channel channel, FrameRate rate) {
+    this.channel = channel;
+    this.rate = rate;
+  }
+
+  /**
+   * Sets the value at a time: a value that is still stays still, one that moves gets a keyframe
+   * there, or a new value for the keyframe that stands there, which then is no landing any more.
+   */
+  public Movable set(Movable m, double time, double value) {
+    double v = channel.clamp(value);
+    return m.moves() ? key(m, time, v) : new Movable(v, List.of(), m.extras());
+  }
+
+  /** Adds a keyframe, or gives the one on that frame the value. */
+  public Movable key(Movable m, double time, double value) {
+    double v = channel.clamp(value);
+    int at = indexAt(m, time);
+    List<Keyframe> keys = new ArrayList<>(m.keyframes());
+    if (at >= 0) {
+      Keyframe k = keys.get(at);
+      keys.set(at, new Keyframe(k.time(), v, null, k.easing(), k.extras()));
+    } else {
+      Easing easing =
+          keys.isEmpty() ? Easing.STEADY : keys.get(Timeline.segmentAt(keys, time)).easing();
+      keys.add(new Keyframe(onFrame(time), v, null, easing, Extras.NONE));
+    }
+    return sorted(m, keys);
+  }
+
+  /** Adds a keyframe with the present value, or takes away the one on that frame. */
+  public Movable toggle(Movable m, double time) {
+    int at = indexAt(m, time);
+    return at >= 0 ? remove(m, at) : key(m, time, Timeline.value(m, time));
+  }
+
+  /** Without its last keyframe a value is still, at that keyframe's value. */
+  public Movable remove(Movable m, int index) {
+    List<Keyframe> keys = new ArrayList<>(m.keyframes());
+    Keyframe gone = keys.remove(index);
+    double still = keys.isEmpty() ? gone.value() : m.still();
+    return new Movable(still, List.copyOf(keys), m.extras());
+  }
+
+  /**
+   * Moves a keyframe in time and, if {@code value} is not null, in value, which ends its landing. A
+   * frame that another keyframe holds is not taken: the time then stays as it was.
+   */
+  public Movable move(Movable m, int index, double time, Double value) {
+    List<Keyframe> keys = new ArrayList<>(m.keyframes());
+    Keyframe k = keys.get(index);
+    int there = indexAt(m, time);
+    double t = there >= 0 && there != index ? k.time() : onFrame(time);
+    keys.set(
+        index,
+        value == null
+            ? new Keyframe(t, k.value(), k.landing(), k.easing(), k.extras())
+            : new Keyframe(t, channel.clamp(value), null, k.easing(), k.extras()));
+    return sorted(m, keys);
+  }
+
+  /** All values moved by the same amount; landings become the values they had. */
+  public Movable shift(Movable m, double by) {
+    List<Keyframe> keys =
+        m.keyframes().stream()
+            .map(
+                k ->
+                    new Keyframe(
+                        k.time(), channel.clamp(k.value() + by), null, k.easing(), k.extras()))
+            .toList();
+    return new Movable(channel.clamp(m.still() + by), keys, m.extras());
+  }
+
+  public Movable ease(Movable m, int index, Easing easing) {
+    List<Keyframe> keys = new ArrayList<>(m.keyframes());
+    Keyframe k = keys.get(index);
+    keys.set(index, new Keyframe(k.time(), k.value(), k.landing(), easing, k.extras()));
+    return sorted(m, keys);
+  }
+
+  /** Makes a keyframe a landing; null makes it an ordinary one with the value it has. */
+  public Movable land(Movable m, int index, Landing landing) {
+    List<Keyframe> keys = new ArrayList<>(m.keyframes());
+    Keyframe k = keys.get(index);
+    keys.set(index, new Keyframe(k.time(), k.value(), landing, k.easing(), k.extras()));
+    return sorted(m, keys);
+  }
+
+  /** Index of the keyframe on the frame of a time; -1 if there is none. */
+  public int indexAt(Movable m, double time) {
+    long frame = rate.frameAt(clampTime(time));
+    for (int i = 0; i < m.keyframes().size(); i++) {
+      if (rate.frameAt(m.keyframes().get(i).time()) == frame) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  private double onFrame(double time) {
+    return rate.timeOf(rate.frameAt(clampTime(time)));
+  }
+
+  private static double clampTime(double time) {
+    return Math.min(Math.max(time, 0), LATEST - 1);
+  }
+
+  private static Movable sorted(Movable m, List<Keyframe> keys) {
+    keys.sort(Comparator.comparingDouble(Keyframe::time));
+    return new Movable(m.still(), List.copyOf(keys), m.extras());
+  }
+}

@@ -1,0 +1,140 @@
+package rovingglyph.edit;
+
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonArray;
+import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
+import rovingglyph.document.Spelling;
+import rovingglyph.geometry.Point;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Easing;
+import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.GuidePath.Circle;
+import rovingglyph.scene.GuidePath.Drawn;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Landing;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.Scene;
+
+/**
+ * Edits of a scene as small JSON objects, for callers on the other side of a bridge. {@code op}
+ * names the edit; see each case for its fields. An edit that names something that is not there, or
+ * lacks a field, fails with an {@link IllegalArgumentException} in plain words.
+ */
+public final class SceneEdits {
+  private SceneEdits() {}
+
+  public static Scene apply(Scene scene, String json) {
+    JsonObject edit = Json.parse(json).asObject();
+    String op = edit.getString("op", "");
+    return edit.get("path") != null ? path(scene, op, edit) : value(scene, op, edit);
+  }
+
+  private static Scene value(Scene scene, String op, JsonObject e) {
+    Item item = scene.item(e.getString("item", ""));
+    Channel channel = Channel.of(e.getString("channel", ""));
+    if (item == null || channel == null || item.movable(channel) == null) {
+      throw new IllegalArgumentException("There is no such value: " + e);
+    }
+    KeyframeEdits edits = new KeyframeEdits(channel, scene.rate());
+    Movable m = item.movable(channel);
+    int index = e.getInt("index", -1);
+    if (e.get("index") != null && (index < 0 || index >= m.keyframes().size())) {
+      throw new IllegalArgumentException("There is no keyframe " + index);
+    }
+    Movable edited =
+        switch (op) {
+          case "set" -> edits.set(m, number(e, "time"), number(e, "value"));
+          case "key" -> edits.key(m, number(e, "time"), number(e, "value"));
+          case "toggle" -> edits.toggle(m, number(e, "time"));
+          case "remove" -> edits.remove(m, index);
+          case "shift" -> edits.shift(m, number(e, "by"));
+          case "move" ->
+              edits.move(
+                  m, index, number(e, "time"), e.get("value") == null ? null : number(e, "value"));
+          case "ease" -> edits.ease(m, index, easing(e.get("easing")));
+          case "land" -> edits.land(m, index, landing(e));
+          default -> throw new IllegalArgumentException("There is no edit \"" + op + "\"");
+        };
+    return scene.withItem(item.with(channel, edited));
+  }
+
+  private static Scene path(Scene scene, String op, JsonObject e) {
+    GuidePath path = scene.path(e.getString("path", ""));
+    if (path == null) {
+      throw new IllegalArgumentException("There is no path " + e.get("path"));
+    }
+    if (op.equals("reverse")) {
+      return scene.withPath(PathEdits.reverse(path));
+    }
+    Point at = new Point(e.getDouble("x", 0), e.getDouble("y", 0));
+    if (op.equals("move")) {
+      return scene.withPath(PathEdits.move(path, at));
+    }
+    if (path instanceof Circle c) {
+      return scene.withPath(
+          switch (op) {
+            case "radius" -> PathEdits.radiusTo(c, at);
+            case "start" -> PathEdits.startAt(c, at);
+            default -> throw new IllegalArgumentException("A circle has no edit \"" + op + "\"");
+          });
+    }
+    return scene.withPath(drawn((Drawn) path, op, e, at));
+  }
+
+  private static Drawn drawn(Drawn d, String op, JsonObject e, Point at) {
+    int index = e.getInt("index", 0);
+    if (index < 0 || index >= d.points().size()) {
+      throw new IllegalArgumentException("There is no point " + index);
+    }
+    return switch (op) {
+      case "close" -> PathEdits.close(d, true);
+      case "open" -> PathEdits.close(d, false);
+      case "insert" -> PathEdits.insert(d, at);
+      case "append" ->
+          PathEdits.append(d, at, new Point(e.getDouble("outX", 0), e.getDouble("outY", 0)));
+      case "delete" -> PathEdits.delete(d, index);
+      case "movePoint" -> PathEdits.movePoint(d, index, at);
+      case "moveIn" -> PathEdits.moveHandle(d, index, false, at);
+      case "moveOut" -> PathEdits.moveHandle(d, index, true, at);
+      case "smooth" -> PathEdits.setSmooth(d, index, true);
+      case "corner" -> PathEdits.setSmooth(d, index, false);
+      default -> throw new IllegalArgumentException("There is no edit \"" + op + "\"");
+    };
+  }
+
+  private static double number(JsonObject e, String name) {
+    JsonValue v = e.get(name);
+    if (v == null || !v.isNumber()) {
+      throw new IllegalArgumentException("The edit lacks the number \"" + name + "\": " + e);
+    }
+    return v.asDouble();
+  }
+
+  private static Easing easing(JsonValue v) {
+    if (v != null && v.isArray() && v.asArray().size() == 4) {
+      JsonArray c = v.asArray();
+      double x1 = Math.min(Math.max(c.get(0).asDouble(), 0), 1);
+      double x2 = Math.min(Math.max(c.get(2).asDouble(), 0), 1);
+      return Easing.own(x1, c.get(1).asDouble(), x2, c.get(3).asDouble());
+    }
+    Easing.Kind kind =
+        v != null && v.isString() ? Spelling.find(Easing.Kind.values(), v.asString()) : null;
+    if (kind == null) {
+      throw new IllegalArgumentException("There is no easing " + v);
+    }
+    return Easing.of(kind);
+  }
+
+  private static Landing landing(JsonObject e) {
+    JsonValue v = e.get("landing");
+    if (v == null || v.isNull()) {
+      return null;
+    }
+    Landing.Kind kind = v.isString() ? Spelling.find(Landing.Kind.values(), v.asString()) : null;
+    if (kind == null) {
+      throw new IllegalArgumentException("There is no landing " + v);
+    }
+    return new Landing(kind, e.getDouble("laps", 1));
+  }
+}

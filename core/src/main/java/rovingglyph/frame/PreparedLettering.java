@@ -1,0 +1,121 @@
+package rovingglyph.frame;
+
+import java.util.List;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Rect;
+import rovingglyph.scene.Lettering;
+import rovingglyph.seat.Placement;
+import rovingglyph.seat.SeatValues;
+import rovingglyph.seat.Seating;
+import rovingglyph.type.Cluster;
+import rovingglyph.type.Outline;
+import rovingglyph.type.ShapedRun;
+
+/**
+ * A lettering ready to be evaluated.
+ *
+ * @param lettering with its landings solved
+ * @param centre what its rotation turns about
+ * @param outlineBase index of the run's first outline among the scene's
+ * @param unsolved indexes of path offset keyframes whose landing has no solution
+ */
+public record PreparedLettering(
+    Lettering lettering,
+    ShapedRun run,
+    Seating seating,
+    Point centre,
+    int outlineBase,
+    List<Integer> unsolved) {
+
+  PreparedLettering solved(Lettering l, List<Integer> missing) {
+    return new PreparedLettering(l, run, seating, centre, outlineBase, missing);
+  }
+
+  public SeatValues values(double time) {
+    return SeatValues.at(lettering, time);
+  }
+
+  /** The placements with the rotation about the centre applied. */
+  public List<Placement> placements(SeatValues v) {
+    List<Placement> seated = seating.place(v);
+    if (v.rotation() == 0) {
+      return seated;
+    }
+    double turn = Math.toRadians(v.rotation());
+    Affine map = Affine.rotate(turn, centre);
+    return seated.stream()
+        .map(
+            p ->
+                new Placement(
+                    p.cluster(), p.distance(), map.apply(p.at()), p.angle() + turn, p.visible()))
+        .toList();
+  }
+
+  void paint(Frame frame, double time) {
+    SeatValues v = values(time);
+    if (v.opacity() <= 0) {
+      return;
+    }
+    List<Placement> placements = placements(v);
+    frame.shape(lettering.fill(), v.opacity() / 100, glyphCount(placements));
+    for (Placement p : placements) {
+      if (p.visible()) {
+        paint(frame, p, v.size());
+      }
+    }
+  }
+
+  private int glyphCount(List<Placement> placements) {
+    int count = 0;
+    for (Placement p : placements) {
+      count += p.visible() ? run.clusters().get(p.cluster()).glyphs().size() : 0;
+    }
+    return count;
+  }
+
+  private void paint(Frame frame, Placement p, double size) {
+    Cluster cluster = run.clusters().get(p.cluster());
+    double cos = Math.cos(p.angle()) * size;
+    double sin = Math.sin(p.angle()) * size;
+    double back = -seating.advance(p.cluster()) / 2;
+    for (Cluster.Glyph g : cluster.glyphs()) {
+      double x = back + g.dx();
+      double y = g.dy();
+      frame.outline(
+          outlineBase + g.outline(),
+          cos,
+          sin,
+          -sin,
+          cos,
+          p.at().x() + cos * x - sin * y,
+          p.at().y() + sin * x + cos * y);
+    }
+  }
+
+  /** Whether any outline touches the rectangle, by the outlines themselves and not their boxes. */
+  public boolean touches(SeatValues v, Rect area) {
+    for (Placement p : placements(v)) {
+      if (p.visible() && touches(p, v.size(), area)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private boolean touches(Placement p, double size, Rect area) {
+    double back = -seating.advance(p.cluster()) / 2;
+    Affine base =
+        Affine.translate(p.at().x(), p.at().y())
+            .times(Affine.rotate(p.angle()))
+            .times(Affine.scale(size));
+    for (Cluster.Glyph g : run.clusters().get(p.cluster()).glyphs()) {
+      Outline outline = run.outlines().get(g.outline());
+      Affine map = base.times(Affine.translate(back + g.dx(), g.dy()));
+      if (AreaTouch.touches(outline, map, area)) {
+        return true;
+      }
+    }
+    return false;
+  }
+}

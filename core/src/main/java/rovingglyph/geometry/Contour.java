@@ -1,0 +1,177 @@
+package rovingglyph.geometry;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+
+/**
+ * Connected segments, open or closed, measured by arc length in px. Segments of no length are left
+ * out; a contour of no length at all is a single point whose tangent is (1, 0). Nothing here is
+ * ever NaN for finite input.
+ */
+public final class Contour {
+  /** Joins that turn by less than this many radians (half a degree) count as smooth. */
+  private static final double SMOOTH = Math.toRadians(0.5);
+
+  /** What stands at a distance: the point, the unit tangent and the signed curvature in 1/px. */
+  public record Station(Point point, Point tangent, double curvature) {
+    /** The unit normal to the left of the direction of travel: up, for text that runs right. */
+    public Point normal() {
+      return new Point(tangent.y(), -tangent.x());
+    }
+  }
+
+  /** A join with a sudden turn, in radians, clockwise positive. */
+  public record Corner(double distance, double turn) {}
+
+  /**
+   * The place of a contour nearest to a point; {@code across} is the point's distance from it along
+   * the normal, positive to the left of the direction of travel.
+   */
+  public record Nearest(double distance, Point point, double across, int segment, double u) {}
+
+  private final List<Segment> segments;
+  private final boolean closed;
+  private final ArcLengthTable table;
+  private final List<Corner> corners;
+  private final Point first;
+
+  public Contour(List<? extends Segment> all, boolean closed) {
+    if (all.isEmpty()) {
+      throw new IllegalArgumentException("a contour needs at least one segment");
+    }
+    List<Segment> kept = new ArrayList<>();
+    for (Segment s : all) {
+      Rect box = s.bounds();
+      if (box.width() + box.height() > 1e-9) {
+        kept.add(s);
+      }
+    }
+    this.segments = Collections.unmodifiableList(kept);
+    this.closed = closed;
+    this.first = all.get(0).start();
+    this.table = kept.isEmpty() ? null : new ArcLengthTable(segments);
+    this.corners = findCorners();
+  }
+
+  private List<Corner> findCorners() {
+    List<Corner> found = new ArrayList<>();
+    int n = segments.size();
+    for (int i = closed ? 0 : 1; i < n; i++) {
+      Point before = segments.get((i + n - 1) % n).tangent(1);
+      Point after = segments.get(i).tangent(0);
+      double turn = Math.atan2(before.cross(after), before.dot(after));
+      if (Math.abs(turn) > SMOOTH) {
+        found.add(new Corner(table.startOf(i), turn));
+      }
+    }
+    return Collections.unmodifiableList(found);
+  }
+
+  public List<Segment> segments() {
+    return segments;
+  }
+
+  public boolean closed() {
+    return closed;
+  }
+
+  public double length() {
+    return table == null ? 0 : table.total();
+  }
+
+  /** In order of distance; of a closed contour the join at the start counts, at distance 0. */
+  public List<Corner> corners() {
+    return corners;
+  }
+
+  /** Distances outside [0, length] are taken modulo the length if closed, clamped if open. */
+  public Station at(double distance) {
+    if (table == null) {
+      return new Station(first, new Point(1, 0), 0);
+    }
+    double d = closed ? wrap(distance) : Math.min(Math.max(distance, 0), length());
+    int leaf = table.leafAt(d);
+    Segment s = segments.get(table.segmentOf(leaf));
+    double u = table.parameterAt(leaf, d);
+    return new Station(s.point(u), s.tangent(u), s.curvature(u));
+  }
+
+  /** The distance modulo the length, in [0, length). */
+  public double wrap(double distance) {
+    double l = length();
+    if (l <= 0) {
+      return 0;
+    }
+    double d = distance % l;
+    return d < 0 ? d + l : d;
+  }
+
+  /** Where the segment with this index among {@link #segments()} begins. */
+  public double startOf(int segment) {
+    return table == null ? 0 : table.startOf(segment);
+  }
+
+  /** Good to about 1e-6 px; of several equally near places the first is given. */
+  public Nearest nearest(Point p) {
+    if (table == null) {
+      return new Nearest(0, first, first.y() - p.y(), 0, 0);
+    }
+    int best = 0;
+    double bestU = 0;
+    double bestDistance = Double.POSITIVE_INFINITY;
+    final int samples = 32;
+    for (int i = 0; i < segments.size(); i++) {
+      Segment s = segments.get(i);
+      for (int k = 0; k <= samples; k++) {
+        double u = (double) k / samples;
+        double d = s.point(u).distance(p);
+        if (d < bestDistance) {
+          bestDistance = d;
+          best = i;
+          bestU = u;
+        }
+      }
+    }
+    Segment s = segments.get(best);
+    double low = Math.max(0, bestU - 1.0 / samples);
+    double high = Math.min(1, bestU + 1.0 / samples);
+    for (int step = 0; step < 60; step++) {
+      double a = low + (high - low) / 3;
+      double b = high - (high - low) / 3;
+      if (s.point(a).distance(p) <= s.point(b).distance(p)) {
+        high = b;
+      } else {
+        low = a;
+      }
+    }
+    double u = (low + high) / 2;
+    Point on = s.point(u);
+    Point t = s.tangent(u);
+    double across = p.minus(on).dot(new Point(t.y(), -t.x()));
+    return new Nearest(table.distanceAt(best, u), on, across, best, u);
+  }
+
+  public Contour reversed() {
+    List<Segment> back = new ArrayList<>();
+    for (int i = segments.size() - 1; i >= 0; i--) {
+      back.add(segments.get(i).reversed());
+    }
+    if (back.isEmpty()) {
+      back.add(new Line(first, first));
+    }
+    return new Contour(back, closed);
+  }
+
+  public Rect bounds() {
+    Rect box = Rect.EMPTY.include(first);
+    for (Segment s : segments) {
+      box = box.union(s.bounds());
+    }
+    return box;
+  }
+
+  public Point first() {
+    return first;
+  }
+}

@@ -1,0 +1,40 @@
+package rovingglyph.geometry;
+
+/** A straight segment. */
+public record Line(Point p0, Point p1) implements Segment {
+  @Override
+  public Point point(double u) {
+    return p0.lerp(p1, u);
+  }
+
+  @Override
+  public Point derivative(double u) {
+    return p1.minus(p0);
+  }
+
+  @Override
+  public Point secondDerivative(double u) {
+    return Point.ORIGIN;
+  }
+
+  @Override
+  public double speed(double u) {
+    return p0.distance(p1);
+  }
+
+  @Override
+  public Segment[] split(double u) {
+    Point m = point(u);
+    return new Segment[] {new Line(p0, m), new Line(m, p1)};
+  }
+
+  @Override
+  public Line reversed() {
+    return new Line(p1, p0);
+  }
+
+  @Override
+  public Rect bounds() {
+    return Rect.EMPTY.include(p0).include(p1);
+  }
+}

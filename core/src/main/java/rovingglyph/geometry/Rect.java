@@ -1,0 +1,55 @@
+package rovingglyph.geometry;
+
+/** An axis-parallel rectangle; empty while {@code right < left}. */
+public record Rect(double left, double top, double right, double bottom) {
+  public static final Rect EMPTY =
+      new Rect(
+          Double.POSITIVE_INFINITY,
+          Double.POSITIVE_INFINITY,
+          Double.NEGATIVE_INFINITY,
+          Double.NEGATIVE_INFINITY);
+
+  public boolean isEmpty() {
+    return right < left || bottom < top;
+  }
+
+  public Rect include(Point p) {
+    return new Rect(
+        Math.min(left, p.x()),
+        Math.min(top, p.y()),
+        Math.max(right, p.x()),
+        Math.max(bottom, p.y()));
+  }
+
+  public Rect union(Rect o) {
+    return new Rect(
+        Math.min(left, o.left),
+        Math.min(top, o.top),
+        Math.max(right, o.right),
+        Math.max(bottom, o.bottom));
+  }
+
+  public boolean contains(Point p) {
+    return p.x() >= left && p.x() <= right && p.y() >= top && p.y() <= bottom;
+  }
+
+  public boolean contains(Rect o) {
+    return o.left >= left && o.right <= right && o.top >= top && o.bottom <= bottom;
+  }
+
+  public boolean meets(Rect o) {
+    return o.left <= right && o.right >= left && o.top <= bottom && o.bottom >= top;
+  }
+
+  public double width() {
+    return right - left;
+  }
+
+  public double height() {
+    return bottom - top;
+  }
+
+  public Point centre() {
+    return new Point((left + right) / 2, (top + bottom) / 2);
+  }
+}

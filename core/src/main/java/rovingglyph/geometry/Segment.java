@@ -1,0 +1,55 @@
+package rovingglyph.geometry;
+
+/**
+ * One piece of a contour, a curve over the parameter u in [0, 1]. Values of u outside are
+ * extrapolated by the formula of the curve.
+ */
+public sealed interface Segment permits Line, Quadratic, Cubic, Arc {
+
+  Point point(double u);
+
+  /** First derivative by u, pixels per unit of u. */
+  Point derivative(double u);
+
+  Point secondDerivative(double u);
+
+  /** Length of the first derivative; the integrand of the arc length. */
+  double speed(double u);
+
+  /** The two parts before and after u, as segments of the same kind. */
+  Segment[] split(double u);
+
+  Segment reversed();
+
+  Rect bounds();
+
+  default Point start() {
+    return point(0);
+  }
+
+  default Point end() {
+    return point(1);
+  }
+
+  /** Signed curvature in 1/px, positive where the curve bends clockwise on screen. */
+  default double curvature(double u) {
+    double speed = speed(u);
+    return speed < 1e-12 ? 0 : derivative(u).cross(secondDerivative(u)) / (speed * speed * speed);
+  }
+
+  /**
+   * Unit tangent. Where the derivative vanishes (a handle of length 0, a cusp) the direction a
+   * little further along, or a little before at the end, stands in for it.
+   */
+  default Point tangent(double u) {
+    Point d = derivative(u);
+    double scale = start().distance(end()) + speed(0.5);
+    double step = 1e-6;
+    while (d.length() <= 1e-9 * scale && step < 0.5) {
+      d = u + step <= 1 ? point(u + step).minus(point(u)) : point(u).minus(point(u - step));
+      d = d.times(1 / step);
+      step *= 10;
+    }
+    return d.unit();
+  }
+}

@@ -1,0 +1,91 @@
+package rovingglyph.journey;
+
+import java.util.TreeSet;
+import rovingglyph.frame.PreparedLettering;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Contour;
+import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Movable;
+import rovingglyph.seat.SeatValues;
+
+/** A moving value charted over time: value across, time down. */
+public final class JourneyChart {
+  /** Numbers per sample: time, line, tail, head. */
+  public static final int STRIDE = 4;
+
+  private JourneyChart() {}
+
+  /**
+   * Samples in order of time. For a path offset the line is the distance of the text's anchor and
+   * tail and head are the text's ends along the path in reading direction; for another channel all
+   * three are the value. Keyframes are samples of their own, those after a hold twice.
+   */
+  public static double[] samples(PreparedScene scene, Item item, Channel channel, int count) {
+    Movable m = item.movable(channel);
+    TreeSet<Double> times = new TreeSet<>();
+    for (int i = 0; i <= count; i++) {
+      times.add(scene.scene().length() * i / count);
+    }
+    for (Keyframe k : m.keyframes()) {
+      times.add(k.time());
+      times.add(Math.max(0, k.time() - 1e-6));
+    }
+    PreparedLettering l = scene.letterings().get(item.id());
+    double[] out = new double[times.size() * STRIDE];
+    int at = 0;
+    for (double t : times) {
+      out[at] = t;
+      if (channel == Channel.PATH_OFFSET && l != null) {
+        SeatValues v = l.values(t);
+        out[at + 1] = l.seating().anchor(v);
+        out[at + 2] = l.seating().tail(v);
+        out[at + 3] = out[at + 2] + l.seating().total() * v.size();
+      } else {
+        double value = Timeline.value(m, t);
+        out[at + 1] = value;
+        out[at + 2] = value;
+        out[at + 3] = value;
+      }
+      at += STRIDE;
+    }
+    return out;
+  }
+
+  /** Change of the charted line per second at a time, measured over one frame round it. */
+  public static double speed(PreparedScene scene, Item item, Channel channel, double time) {
+    double half = 0.5 / scene.scene().rate().perSecond();
+    PreparedLettering l = scene.letterings().get(item.id());
+    if (channel == Channel.PATH_OFFSET && l != null) {
+      return (l.seating().anchor(l.values(time + half)) - l.seating().anchor(l.values(time - half)))
+          / (2 * half);
+    }
+    Movable m = item.movable(channel);
+    return (Timeline.value(m, time + half) - Timeline.value(m, time - half)) / (2 * half);
+  }
+
+  /**
+   * The stretches of the path outside the frame, as pairs from and to, to half a step of 1/400 of
+   * the length.
+   */
+  public static double[] outside(PreparedScene scene, Contour reading) {
+    int steps = 400;
+    double[] out = new double[steps + 2];
+    int n = 0;
+    boolean was = false;
+    for (int i = 0; i < steps; i++) {
+      double d = reading.length() * i / (steps - 1);
+      boolean is = !scene.area().contains(reading.at(Math.min(d, reading.length())).point());
+      if (is != was) {
+        out[n++] = d;
+        was = is;
+      }
+    }
+    if (was) {
+      out[n++] = reading.length();
+    }
+    return java.util.Arrays.copyOf(out, n);
+  }
+}

@@ -1,0 +1,132 @@
+package rovingglyph.motion;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.DoublePredicate;
+import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Landing;
+import rovingglyph.scene.Movable;
+
+/**
+ * Gives the keyframes of a path offset their values where they are goals. What "in the frame" means
+ * is told from outside, as a test of the offset at a time.
+ */
+public final class LandingSolver {
+  /** Offsets are found to this many px. */
+  public static final double TOLERANCE = 0.005;
+
+  /** Whether any outline touches the frame at a path offset, at a keyframe's time. */
+  public interface InFrame {
+    DoublePredicate at(double time);
+  }
+
+  /**
+   * The solved movable and the indexes of the landings that have no solution, which keep the value
+   * they had.
+   */
+  public record Solved(Movable movable, List<Integer> unsolved) {}
+
+  private final double length;
+  private final double step;
+  private final double reach;
+  private final InFrame inFrame;
+
+  /**
+   * @param length of the path
+   * @param step between scanned offsets: what is narrower may be stepped over
+   * @param reach how far from its neighbour a landing is looked for
+   */
+  public LandingSolver(double length, double step, double reach, InFrame inFrame) {
+    this.length = length;
+    this.step = step;
+    this.reach = reach;
+    this.inFrame = inFrame;
+  }
+
+  public Solved solve(Movable m) {
+    List<Keyframe> keys = new ArrayList<>(m.keyframes());
+    for (int i = 0; i < keys.size(); i++) {
+      Landing l = keys.get(i).landing();
+      if (l != null && l.kind() == Landing.Kind.AT_REST) {
+        keys.set(i, keys.get(i).withValue(0));
+      } else if (l != null && l.kind() == Landing.Kind.WHOLE_LAPS) {
+        keys.set(i, keys.get(i).withValue(l.laps() * length));
+      }
+    }
+    List<Integer> unsolved = new ArrayList<>();
+    for (int i = 0; i < keys.size(); i++) {
+      if (isOut(keys.get(i))) {
+        double value = out(keys, i);
+        if (Double.isNaN(value)) {
+          unsolved.add(i);
+        } else {
+          keys.set(i, keys.get(i).withValue(value));
+        }
+      }
+    }
+    return new Solved(new Movable(m.still(), List.copyOf(keys), m.extras()), unsolved);
+  }
+
+  private static boolean isOut(Keyframe k) {
+    return k.landing() != null
+        && (k.landing().kind() == Landing.Kind.OUT_BEFORE
+            || k.landing().kind() == Landing.Kind.OUT_AFTER);
+  }
+
+  /** An entrance is measured from where it goes, an exit from where it comes from. */
+  private static double reference(List<Keyframe> keys, int i, int direction) {
+    for (int way : new int[] {-direction, direction}) {
+      for (int k = i + way; k >= 0 && k < keys.size(); k += way) {
+        if (!isOut(keys.get(k))) {
+          return keys.get(k).value();
+        }
+      }
+    }
+    return 0;
+  }
+
+  private double out(List<Keyframe> keys, int i) {
+    int direction = keys.get(i).landing().kind() == Landing.Kind.OUT_BEFORE ? -1 : 1;
+    DoublePredicate in = inFrame.at(keys.get(i).time());
+    double from = nearestIn(in, reference(keys, i, direction));
+    if (Double.isNaN(from)) {
+      return Double.NaN;
+    }
+    double inside = from;
+    for (double gone = 0; gone <= reach; gone += step) {
+      double outside = inside + direction * step;
+      if (!in.test(outside)) {
+        return bisect(in, inside, outside);
+      }
+      inside = outside;
+    }
+    return Double.NaN;
+  }
+
+  private double nearestIn(DoublePredicate in, double reference) {
+    for (double away = 0; away <= reach; away += step) {
+      if (in.test(reference + away)) {
+        return reference + away;
+      }
+      if (in.test(reference - away)) {
+        return reference - away;
+      }
+    }
+    return Double.NaN;
+  }
+
+  /** An offset that is out of the frame, at most the tolerance from one that is in it. */
+  private static double bisect(DoublePredicate in, double inside, double outside) {
+    double a = inside;
+    double b = outside;
+    while (Math.abs(b - a) > TOLERANCE) {
+      double mid = (a + b) / 2;
+      if (in.test(mid)) {
+        a = mid;
+      } else {
+        b = mid;
+      }
+    }
+    return b;
+  }
+}

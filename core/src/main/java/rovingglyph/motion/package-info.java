@@ -1,0 +1,2 @@
+/** Values over time: easing, keyframes, and landings solved against the real outlines. */
+package rovingglyph.motion;

@@ -1,0 +1,2 @@
+/** Guide paths made into measured contours. */
+package rovingglyph.paths;

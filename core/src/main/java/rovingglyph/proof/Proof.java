@@ -1,0 +1,155 @@
+package rovingglyph.proof;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import rovingglyph.frame.PreparedLettering;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Decimal;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Landing;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Scene;
+import rovingglyph.seat.Placement;
+import rovingglyph.seat.SeatValues;
+import rovingglyph.type.Cluster;
+
+/** Goes through a prepared scene and says what deserves a look. */
+public final class Proof {
+  private final PreparedScene prepared;
+  private final Scene scene;
+  private final List<Finding> findings = new ArrayList<>();
+
+  private Proof(PreparedScene prepared) {
+    this.prepared = prepared;
+    this.scene = prepared.scene();
+  }
+
+  public static List<Finding> of(PreparedScene prepared) {
+    Proof proof = new Proof(prepared);
+    for (Lettering l : prepared.scene().letterings()) {
+      proof.late(l, quoted(l));
+      if (l.text().isBlank()) {
+        proof.find("This lettering has no words yet: type them in Words", l.id(), -1);
+      } else if (prepared.letterings().containsKey(l.id()) && !l.hidden()) {
+        proof.letters(prepared.letterings().get(l.id()));
+        proof.landings(prepared.letterings().get(l.id()));
+        proof.atRest(prepared.letterings().get(l.id()));
+      }
+    }
+    prepared.scene().pictures().forEach(p -> proof.late(p, "\"" + p.name() + "\""));
+    return proof.findings;
+  }
+
+  private void find(String message, String item, double time) {
+    findings.add(new Finding(message, item, time));
+  }
+
+  /** The lettering's words in quotes, shortened. */
+  private static String quoted(Lettering l) {
+    String t = l.text().strip();
+    return "\u201c" + (t.length() > 24 ? t.substring(0, 23) + "\u2026" : t) + "\u201d";
+  }
+
+  private void late(Item item, String name) {
+    for (Channel c : Channel.values()) {
+      if (item.movable(c) == null) {
+        continue;
+      }
+      long late =
+          item.movable(c).keyframes().stream()
+              .filter(k -> scene.rate().frameAt(k.time()) > scene.frameCount())
+              .count();
+      if (late > 0) {
+        find(
+            (late == 1 ? "A keyframe" : late + " keyframes")
+                + " of "
+                + c.label().toLowerCase()
+                + " in "
+                + name
+                + (late == 1 ? " stands" : " stand")
+                + " after the end of the scene",
+            item.id(),
+            -1);
+      }
+    }
+  }
+
+  private void letters(PreparedLettering l) {
+    Set<String> borrowed = new LinkedHashSet<>();
+    Set<String> missing = new LinkedHashSet<>();
+    String fallback = "";
+    for (Cluster c : l.run().clusters()) {
+      if (c.missing()) {
+        missing.add(c.text());
+      } else if (!c.face().equals(l.lettering().face())) {
+        borrowed.add(c.text());
+        fallback = c.face();
+      }
+    }
+    String id = l.lettering().id();
+    if (!borrowed.isEmpty()) {
+      find(
+          "The typeface lacks " + listed(borrowed) + ": drawn in " + fallback + " instead", id, -1);
+    }
+    if (!missing.isEmpty()) {
+      find("No shipped typeface has " + listed(missing) + ": a box stands there", id, -1);
+    }
+  }
+
+  private static String listed(Set<String> characters) {
+    List<String> shown = characters.stream().limit(12).toList();
+    String more = characters.size() > 12 ? " and " + (characters.size() - 12) + " more" : "";
+    return String.join(" ", shown) + more;
+  }
+
+  private void landings(PreparedLettering l) {
+    List<Keyframe> keys = l.lettering().movable(Channel.PATH_OFFSET).keyframes();
+    for (int i : l.unsolved()) {
+      find(
+          quoted(l.lettering())
+              + " never gets out of the frame on this path: \u201c"
+              + keys.get(i).landing().kind().word()
+              + "\u201d keeps its last value",
+          l.lettering().id(),
+          keys.get(i).time());
+    }
+  }
+
+  private void atRest(PreparedLettering l) {
+    double t = restTime(l.lettering());
+    SeatValues v = l.values(t);
+    List<Placement> places = l.placements(v);
+    String name = quoted(l.lettering());
+    String id = l.lettering().id();
+    double room = l.seating().contour().length() - v.startMargin() - v.endMargin();
+    double text = l.seating().total() * v.size();
+    if (text > room + 0.01) {
+      find(name + " is longer than its room by " + Decimal.text(text - room, 0) + " px", id, t);
+    }
+    boolean round = l.seating().contour().closed();
+    long over = places.stream().filter(p -> Math.cos(p.angle()) < -1e-9).count();
+    if (!round && over * 2 > places.size()) {
+      find(name + " stands upside down at rest", id, t);
+    }
+    if (v.opacity() > 0 && !l.touches(v, prepared.area())) {
+      find(name + " is out of the frame at rest", id, t);
+    }
+  }
+
+  /** When a lettering rests: where a hold begins, at an "at rest" landing, else at its middle. */
+  static double restTime(Lettering l) {
+    List<Keyframe> keys = l.movable(Channel.PATH_OFFSET).keyframes();
+    for (int i = 0; i < keys.size(); i++) {
+      Landing landing = keys.get(i).landing();
+      boolean holds = i + 1 < keys.size() && keys.get(i).value() == keys.get(i + 1).value();
+      if (holds || (landing != null && landing.kind() == Landing.Kind.AT_REST)) {
+        return keys.get(i).time();
+      }
+    }
+    return keys.isEmpty() ? 0 : (keys.get(0).time() + keys.get(keys.size() - 1).time()) / 2;
+  }
+}

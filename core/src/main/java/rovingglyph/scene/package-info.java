@@ -1,0 +1,2 @@
+/** The scene as records: paths, letterings, pictures and how their values move. */
+package rovingglyph.scene;

@@ -1,0 +1,84 @@
+package rovingglyph.type;
+
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.geometry.Line;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.Segment;
+import rovingglyph.geometry.SubPath;
+import rovingglyph.geometry.SvgPath;
+
+/**
+ * A filled shape, non-zero winding. Glyph outlines are in em units with the baseline at y = 0, y
+ * down; those of pictures are in the picture's own pixels.
+ */
+public final class Outline {
+  private final String data;
+  private final List<SubPath> subPaths;
+  private final Rect bounds;
+  private List<List<Point>> polygons;
+
+  private Outline(String data, List<SubPath> subPaths) {
+    this.data = data;
+    this.subPaths = subPaths;
+    Rect box = Rect.EMPTY;
+    for (SubPath p : subPaths) {
+      for (Segment s : p.segments()) {
+        box = box.union(s.bounds());
+      }
+    }
+    this.bounds = box;
+  }
+
+  /** From SVG path data; data with an error gives the part before it. */
+  public static Outline of(String data) {
+    return new Outline(data, SvgPath.parse(data).subPaths());
+  }
+
+  /** As SVG path data. */
+  public String data() {
+    return data;
+  }
+
+  public List<SubPath> subPaths() {
+    return subPaths;
+  }
+
+  public Rect bounds() {
+    return bounds;
+  }
+
+  /** The outline as closed polygons, at most 1e-5 units from it; made on first use. */
+  public List<List<Point>> polygons() {
+    if (polygons == null) {
+      List<List<Point>> all = new ArrayList<>();
+      for (SubPath p : subPaths) {
+        List<Point> polygon = new ArrayList<>();
+        polygon.add(p.segments().get(0).start());
+        for (Segment s : p.segments()) {
+          flatten(s, polygon, 1e-5 * Math.max(1, Math.max(bounds.width(), bounds.height())));
+        }
+        all.add(polygon);
+      }
+      polygons = all;
+    }
+    return polygons;
+  }
+
+  private static void flatten(Segment s, List<Point> out, double tolerance) {
+    if (s instanceof Line) {
+      out.add(s.end());
+      return;
+    }
+    // A chord over du is off by at most |second derivative| du^2 / 8.
+    double bend = 0;
+    for (int i = 0; i <= 4; i++) {
+      bend = Math.max(bend, s.secondDerivative(i / 4.0).length());
+    }
+    int parts = Math.max(1, Math.min(200, (int) Math.ceil(Math.sqrt(bend / 8 / tolerance))));
+    for (int i = 1; i <= parts; i++) {
+      out.add(s.point((double) i / parts));
+    }
+  }
+}

@@ -1,0 +1,75 @@
+package rovingglyph.webexport;
+
+import java.util.List;
+import java.util.function.DoubleFunction;
+import rovingglyph.geometry.Decimal;
+import rovingglyph.motion.CubicBezier;
+import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Easing;
+import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.Scene;
+
+/** Movables as CSS keyframes over one run of the scene. */
+final class CssMotion {
+  private final Scene scene;
+
+  CssMotion(Scene scene) {
+    this.scene = scene;
+  }
+
+  /** The {@code @keyframes} rule; {@code declare} gives the declaration for a value. */
+  String keyframes(String name, Movable m, DoubleFunction<String> declare) {
+    StringBuilder out = new StringBuilder("@keyframes ").append(name).append('{');
+    List<Keyframe> keys = m.keyframes();
+    double end = scene.length();
+    if (keys.get(0).time() > 0) {
+      stop(out, 0, declare.apply(keys.get(0).value()), null);
+    }
+    for (int i = 0; i < keys.size() && keys.get(i).time() < end; i++) {
+      Keyframe a = keys.get(i);
+      Keyframe b = i + 1 < keys.size() ? keys.get(i + 1) : null;
+      Easing easing = a.easing();
+      if (b != null && b.time() > end && easing.kind() != Easing.Kind.HOLD) {
+        easing = CubicBezier.upTo(easing, (end - a.time()) / (b.time() - a.time()));
+      }
+      if (easing == null) {
+        sampled(out, m, a.time(), declare);
+      } else {
+        stop(out, a.time() / end, declare.apply(a.value()), b == null ? null : easing);
+      }
+    }
+    stop(out, 1, declare.apply(Timeline.value(m, end)), null);
+    return out.append("}\n").toString();
+  }
+
+  /** Frame by frame to the end of the scene, for a part that has no easing function of its own. */
+  private void sampled(StringBuilder out, Movable m, double from, DoubleFunction<String> declare) {
+    for (long f = scene.rate().frameAt(from); scene.rate().timeOf(f) < scene.length(); f++) {
+      double t = scene.rate().timeOf(f);
+      stop(out, t / scene.length(), declare.apply(Timeline.value(m, t)), Easing.STEADY);
+    }
+  }
+
+  private static void stop(StringBuilder out, double share, String declaration, Easing easing) {
+    out.append(Decimal.text(share * 100, 5)).append("%{").append(declaration);
+    if (easing != null && easing.kind() != Easing.Kind.STEADY) {
+      out.append(";animation-timing-function:").append(timing(easing));
+    }
+    out.append('}');
+  }
+
+  private static String timing(Easing e) {
+    return e.kind() == Easing.Kind.HOLD
+        ? "step-end"
+        : "cubic-bezier("
+            + Decimal.text(e.x1(), 6)
+            + ","
+            + Decimal.text(e.y1(), 6)
+            + ","
+            + Decimal.text(e.x2(), 6)
+            + ","
+            + Decimal.text(e.y2(), 6)
+            + ")";
+  }
+}

@@ -85,9 +85,9 @@ public final class Proof {
     for (Cluster c : l.run().clusters()) {
       if (c.missing()) {
         missing.add(c.text());
-      } else if (!c.face().equals(l.lettering().face())) {
+      } else if (!c.borrowed().isEmpty()) {
         borrowed.add(c.text());
-        fallback = c.face();
+        fallback = c.borrowed();
       }
     }
     String id = l.lettering().id();

@@ -8,11 +8,11 @@ import java.util.List;
  * @param text its characters
  * @param advance in em, without tracking
  * @param glyphs in paint order
- * @param face the face it is drawn in, which is the fallback's where the asked one lacks it
+ * @param borrowed name of the fallback face it is drawn in; empty where the asked face has it
  * @param missing true where no shipped face has the characters and a box stands in for them
  */
 public record Cluster(
-    String text, double advance, List<Glyph> glyphs, String face, boolean missing) {
+    String text, double advance, List<Glyph> glyphs, String borrowed, boolean missing) {
 
   /** A glyph: index into the run's outlines, and its offset from the cluster's origin in em. */
   public record Glyph(int outline, double dx, double dy) {}

@@ -20,7 +20,7 @@ public final class ShapedRunCodec {
       }
       JsonObject one = new JsonObject();
       one.add("text", c.text()).add("advance", c.advance()).add("glyphs", glyphs);
-      clusters.add(one.add("face", c.face()).add("missing", c.missing()));
+      clusters.add(one.add("borrowed", c.borrowed()).add("missing", c.missing()));
     }
     JsonArray outlines = new JsonArray();
     run.outlines().forEach(o -> outlines.add(o.data()));
@@ -52,7 +52,7 @@ public final class ShapedRunCodec {
               c.getString("text", ""),
               c.getDouble("advance", 0),
               glyphs,
-              c.getString("face", ""),
+              c.getString("borrowed", ""),
               c.getBoolean("missing", false)));
     }
     return new ShapedRun(clusters, outlines, o.getDouble("ascent", 0), o.getDouble("descent", 0));

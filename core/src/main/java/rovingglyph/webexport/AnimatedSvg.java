@@ -3,6 +3,7 @@ package rovingglyph.webexport;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleFunction;
+import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedPicture;
 import rovingglyph.frame.PreparedScene;
@@ -30,7 +31,7 @@ public final class AnimatedSvg {
     this.scene = prepared.scene();
     this.motion = new CssMotion(scene);
     // Two exports set into one page must not share names.
-    this.prefix = "g" + Integer.toHexString(scene.hashCode() & 0xFFFFFF);
+    this.prefix = "g" + Integer.toHexString(SceneCodec.write(scene).hashCode() & 0xFFFFFF);
   }
 
   public static String write(PreparedScene prepared) {

@@ -111,8 +111,9 @@ final class DrivenLetters {
       out.append(";opacity:calc(clamp(0,(" + distance + ")*1000 + 1,1)*clamp(0,(");
       out.append(number(contour.length()) + " - (" + distance + "))*1000 + 1,1))");
     }
-    out.append(";transform:translateY(calc(" + value(Channel.BASELINE_SHIFT, -1) + "*1px)) scale(");
-    out.append(value(Channel.SIZE, 1) + ")\">");
+    out.append(
+        ";transform:translateY(calc(" + value(Channel.BASELINE_SHIFT, -1) + "*1px)) scale(calc(");
+    out.append(value(Channel.SIZE, 1) + "))\">");
     for (Cluster.Glyph g : c.glyphs()) {
       if (!outline(g).isEmpty()) {
         out.append("<path transform=\"translate(");

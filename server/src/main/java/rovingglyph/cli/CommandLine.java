@@ -1,0 +1,179 @@
+package rovingglyph.cli;
+
+import com.eclipsesource.json.JsonObject;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.document.DocumentException;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedLettering;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.proof.Proof;
+import rovingglyph.render.SceneFiles;
+import rovingglyph.render.VideoWriter;
+import rovingglyph.scene.Lettering;
+import rovingglyph.seat.Placement;
+import rovingglyph.seat.SeatValues;
+import rovingglyph.shaping.FaceCatalogue;
+import rovingglyph.shaping.Shaper;
+import rovingglyph.type.Cluster;
+
+/** {@code render} and {@code layout}. Results go to one stream, messages to the other. */
+public final class CommandLine {
+  static final String USAGE =
+      """
+      Usage:
+        ./roving render SCENE.json OUT.(mp4|svg|png) [--at SECONDS] [--fonts DIR]
+        ./roving layout SCENE.json --at SECONDS [--fonts DIR]""";
+
+  /** Bad use or bad input, told to the user as it is. */
+  private static final class Refused extends RuntimeException {
+    Refused(String message) {
+      super(message);
+    }
+  }
+
+  private final PrintStream out;
+  private final PrintStream err;
+  private final List<String> words = new ArrayList<>();
+  private Double at;
+  private Path fonts;
+
+  private CommandLine(PrintStream out, PrintStream err) {
+    this.out = out;
+    this.err = err;
+  }
+
+  public static void main(String[] args) {
+    PrintStream out = new PrintStream(System.out, true, StandardCharsets.UTF_8);
+    PrintStream err = new PrintStream(System.err, true, StandardCharsets.UTF_8);
+    System.exit(run(out, err, args));
+  }
+
+  /** The exit code: 0, 1 if the work failed, 2 for bad use or a bad document. */
+  public static int run(PrintStream out, PrintStream err, String... args) {
+    try {
+      new CommandLine(out, err).run(args);
+      return 0;
+    } catch (Refused e) {
+      err.println(e.getMessage());
+      return 2;
+    } catch (DocumentException e) {
+      err.println("The scene cannot be used:");
+      e.problems().forEach(p -> err.println("  " + p.sentence()));
+      return 2;
+    } catch (NoSuchFileException e) {
+      err.println("There is no file or folder " + e.getFile());
+      return 2;
+    } catch (AccessDeniedException e) {
+      err.println("Not allowed to use " + e.getFile());
+      return 1;
+    } catch (IOException e) {
+      err.println(e.getMessage());
+      return 1;
+    }
+  }
+
+  private void run(String[] args) throws IOException {
+    parse(args);
+    String command = words.isEmpty() ? "" : words.get(0);
+    if (command.equals("render") && words.size() == 3) {
+      render(Path.of(words.get(1)), Path.of(words.get(2)));
+    } else if (command.equals("layout") && words.size() == 2) {
+      layout(Path.of(words.get(1)));
+    } else {
+      throw new Refused(USAGE);
+    }
+  }
+
+  private void parse(String[] args) {
+    for (int i = 0; i < args.length; i++) {
+      if (!args[i].startsWith("--")) {
+        words.add(args[i]);
+        continue;
+      }
+      if (i + 1 == args.length) {
+        throw new Refused(args[i] + " needs a value\n" + USAGE);
+      }
+      String value = args[++i];
+      switch (args[i - 1]) {
+        case "--at" -> at = seconds(value);
+        case "--fonts" -> fonts = Path.of(value);
+        default -> throw new Refused("There is no option " + args[i - 1] + "\n" + USAGE);
+      }
+    }
+  }
+
+  private static double seconds(String value) {
+    try {
+      double d = Double.parseDouble(value);
+      if (d >= 0 && d <= 3600) {
+        return d;
+      }
+    } catch (NumberFormatException e) {
+      // Told below, in the same words as a number out of range.
+    }
+    throw new Refused("--at takes seconds from 0 to 3600, not \"" + value + "\"");
+  }
+
+  private PreparedScene prepare(Path file) throws IOException {
+    if (Files.isRegularFile(file) && Files.size(file) > 4L * SceneCodec.LONGEST) {
+      throw new Refused(file + " is larger than a scene document can be");
+    }
+    String json = new String(Files.readAllBytes(file), StandardCharsets.UTF_8);
+    FaceCatalogue faces = FaceCatalogue.shipped();
+    Shaper shaper = new Shaper(fonts == null ? faces : faces.with(fonts));
+    return Preparation.prepare(SceneCodec.read(json), shaper);
+  }
+
+  private void render(Path file, Path target) throws IOException {
+    String name = target.getFileName().toString();
+    SceneFiles.Format format = SceneFiles.Format.of(name.substring(name.lastIndexOf('.') + 1));
+    if (format == null) {
+      throw new Refused("The file to write must end in .mp4, .svg or .png, not " + name);
+    }
+    PreparedScene scene = prepare(file);
+    String obstacle = format == SceneFiles.Format.MP4 ? VideoWriter.obstacle(scene.scene()) : null;
+    if (obstacle != null) {
+      throw new Refused(obstacle);
+    }
+    SceneFiles.write(scene, format, at == null ? 0 : at, target, frames -> true);
+    Proof.of(scene).forEach(f -> err.println("Proof: " + f.message()));
+  }
+
+  private void layout(Path file) throws IOException {
+    if (at == null) {
+      throw new Refused("layout needs --at SECONDS\n" + USAGE);
+    }
+    PreparedScene scene = prepare(file);
+    for (PreparedLettering l : scene.letterings().values()) {
+      SeatValues v = l.values(at);
+      for (Placement p : l.placements(v)) {
+        Cluster c = l.run().clusters().get(p.cluster());
+        for (int g = 0; g < c.glyphs().size(); g++) {
+          out.println(glyph(l.lettering(), c, p));
+        }
+      }
+    }
+  }
+
+  private static JsonObject glyph(Lettering l, Cluster c, Placement p) {
+    double degrees = Math.toDegrees(p.angle());
+    return new JsonObject()
+        .add("lettering", l.id())
+        .add("cluster", c.text())
+        .add("x", p.at().x())
+        .add("y", p.at().y())
+        .add("angle", Math.IEEEremainder(degrees, 360))
+        .add("scale", 1)
+        .add("distance", p.distance())
+        .add("visible", p.visible());
+  }
+}

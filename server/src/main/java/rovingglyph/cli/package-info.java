@@ -1,0 +1,2 @@
+/** The command line: scenes to files and to numbers, without a server or a database. */
+package rovingglyph.cli;

@@ -1,0 +1,142 @@
+package rovingglyph.exports;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import rovingglyph.server.RefusedException;
+
+/** Exports and their files. The document is a copy from the time of asking. */
+@Repository
+class ExportStore {
+  /** States of an export; the last three are final. */
+  enum State {
+    WAITING,
+    RUNNING,
+    DONE,
+    FAILED,
+    CANCELLED
+  }
+
+  /** An export without its document and file. */
+  record Export(
+      UUID id,
+      UUID sceneId,
+      String sceneName,
+      String format,
+      double atSeconds,
+      String state,
+      int framesDone,
+      int framesTotal,
+      Instant askedAt,
+      Instant startedAt,
+      Instant endedAt,
+      String message,
+      Long size) {}
+
+  private static final String COLUMNS =
+      """
+      select id, scene_id, document ->> 'name' as scene_name, format, at_seconds, state,
+        frames_done, frames_total, asked_at, started_at, ended_at, message,
+        octet_length(file)::bigint as size
+      from export\s""";
+
+  private final JdbcClient jdbc;
+
+  ExportStore(JdbcClient jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  UUID create(UUID sceneId, String format, double at, String document, int frames) {
+    UUID id = UUID.randomUUID();
+    jdbc.sql(
+            """
+            insert into export (id, scene_id, format, at_seconds, document, state, frames_total)
+            values (?, ?, ?, ?, ?::jsonb, ?, ?)""")
+        .params(id, sceneId, format, at, document, State.WAITING.name(), frames)
+        .update();
+    return id;
+  }
+
+  List<Export> ofScene(UUID sceneId) {
+    return jdbc.sql(COLUMNS + "where scene_id = ? order by asked_at desc limit 50")
+        .param(sceneId)
+        .query(Export.class)
+        .list();
+  }
+
+  Export get(UUID id) {
+    return find(id).orElseThrow(() -> RefusedException.notFound("export"));
+  }
+
+  Optional<Export> find(UUID id) {
+    return jdbc.sql(COLUMNS + "where id = ?").param(id).query(Export.class).optional();
+  }
+
+  String document(UUID id) {
+    return jdbc.sql("select document from export where id = ?")
+        .param(id)
+        .query(String.class)
+        .single();
+  }
+
+  /** False if it is not to be made any more. */
+  boolean start(UUID id) {
+    return jdbc.sql(
+                """
+                update export set state = 'RUNNING', started_at = now(), frames_done = 0
+                where id = ? and state in ('WAITING', 'RUNNING')""")
+            .param(id)
+            .update()
+        == 1;
+  }
+
+  /** False if it was cancelled meanwhile. */
+  boolean progress(UUID id, int framesDone) {
+    return jdbc.sql("update export set frames_done = ? where id = ? and state = 'RUNNING'")
+            .params(framesDone, id)
+            .update()
+        == 1;
+  }
+
+  void finish(UUID id, byte[] file) {
+    jdbc.sql(
+            """
+            update export set state = 'DONE', ended_at = now(), file = ?,
+              frames_done = frames_total where id = ? and state = 'RUNNING'""")
+        .params(file, id)
+        .update();
+  }
+
+  void fail(UUID id, String message) {
+    jdbc.sql(
+            "update export set state = 'FAILED', ended_at = now(), message = ?"
+                + " where id = ? and state in ('WAITING', 'RUNNING')")
+        .params(message, id)
+        .update();
+  }
+
+  /** Cancels one that is not done yet, and takes away one that is. */
+  void remove(UUID id) {
+    int cancelled =
+        jdbc.sql(
+                """
+                update export set state = 'CANCELLED', ended_at = now()
+                where id = ? and state in ('WAITING', 'RUNNING')""")
+            .param(id)
+            .update();
+    if (cancelled == 0 && jdbc.sql("delete from export where id = ?").param(id).update() == 0) {
+      throw RefusedException.notFound("export");
+    }
+  }
+
+  byte[] file(UUID id) {
+    return jdbc.sql("select file from export where id = ? and state = 'DONE'")
+        .param(id)
+        .query(byte[].class)
+        .optional()
+        .orElseThrow(() -> RefusedException.notFound("file"));
+  }
+}

@@ -1,0 +1,28 @@
+package rovingglyph.projects;
+
+import java.util.List;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.scene.Extras;
+import rovingglyph.scene.FrameRate;
+import rovingglyph.scene.Scene;
+
+/** The document that a new scene begins with. */
+final class EmptyScene {
+  private EmptyScene() {}
+
+  static String document(String name) {
+    return SceneCodec.write(
+        new Scene(
+            name,
+            1920,
+            1080,
+            new FrameRate(25, 1),
+            6,
+            0xF3E9D2,
+            List.of(),
+            List.of(),
+            List.of(),
+            List.of(),
+            Extras.NONE));
+  }
+}

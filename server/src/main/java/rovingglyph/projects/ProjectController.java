@@ -1,0 +1,74 @@
+package rovingglyph.projects;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Projects over HTTP. */
+@RestController
+@RequestMapping("/api/projects")
+class ProjectController {
+  private final ProjectStore projects;
+  private final SceneStore scenes;
+
+  ProjectController(ProjectStore projects, SceneStore scenes) {
+    this.projects = projects;
+    this.scenes = scenes;
+  }
+
+  @Operation(summary = "All projects with their scenes; deleted ones are marked")
+  @GetMapping
+  List<ProjectStore.Project> list() {
+    return projects.list();
+  }
+
+  @Operation(summary = "Makes a project with one empty scene")
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  ProjectStore.Project create(@RequestBody NewName body) {
+    return projects.create(body.checked(), List.of(EmptyScene.document("First scene")));
+  }
+
+  @Operation(summary = "Renames a project")
+  @PatchMapping("/{id}")
+  ProjectStore.Project rename(@PathVariable UUID id, @RequestBody NewName body) {
+    return projects.rename(id, body.checked());
+  }
+
+  @Operation(summary = "Copies a project with its scenes")
+  @PostMapping("/{id}/duplicate")
+  @ResponseStatus(HttpStatus.CREATED)
+  ProjectStore.Project duplicate(@PathVariable UUID id) {
+    return projects.duplicate(id);
+  }
+
+  @Operation(summary = "Deletes a project; restoring brings it back")
+  @DeleteMapping("/{id}")
+  ProjectStore.Project delete(@PathVariable UUID id) {
+    return projects.setDeleted(id, true);
+  }
+
+  @Operation(summary = "Brings a deleted project back")
+  @PostMapping("/{id}/restore")
+  ProjectStore.Project restore(@PathVariable UUID id) {
+    return projects.setDeleted(id, false);
+  }
+
+  @Operation(summary = "Makes an empty scene in a project")
+  @PostMapping("/{id}/scenes")
+  @ResponseStatus(HttpStatus.CREATED)
+  SceneStore.Kept createScene(@PathVariable UUID id, @RequestBody NewName body) {
+    projects.get(id);
+    return scenes.create(id, EmptyScene.document(body.checked()));
+  }
+}

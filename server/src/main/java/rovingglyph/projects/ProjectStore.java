@@ -1,0 +1,90 @@
+package rovingglyph.projects;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import rovingglyph.server.RefusedException;
+
+/** Projects. Deleting only marks them, so that it can be undone. */
+@Repository
+public class ProjectStore {
+  /** A project with its scenes, deleted ones included and marked. */
+  public record Project(
+      UUID id, String name, Instant createdAt, boolean deleted, List<SceneStore.Entry> scenes) {}
+
+  private record Row(UUID id, String name, Instant createdAt, boolean deleted) {}
+
+  private final JdbcClient jdbc;
+  private final SceneStore scenes;
+
+  public ProjectStore(JdbcClient jdbc, SceneStore scenes) {
+    this.jdbc = jdbc;
+    this.scenes = scenes;
+  }
+
+  public List<Project> list() {
+    List<SceneStore.Entry> all = scenes.list();
+    return jdbc
+        .sql(
+            "select id, name, created_at, deleted_at is not null as deleted"
+                + " from project order by created_at, id")
+        .query(Row.class)
+        .list()
+        .stream()
+        .map(
+            p ->
+                new Project(
+                    p.id(),
+                    p.name(),
+                    p.createdAt(),
+                    p.deleted(),
+                    all.stream().filter(s -> s.projectId().equals(p.id())).toList()))
+        .toList();
+  }
+
+  public Project get(UUID id) {
+    return list().stream()
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> RefusedException.notFound("project"));
+  }
+
+  /** A project with these scenes, in order. */
+  @Transactional
+  public Project create(String name, List<String> documents) {
+    UUID id = UUID.randomUUID();
+    jdbc.sql("insert into project (id, name) values (?, ?)").params(id, name).update();
+    documents.forEach(d -> scenes.create(id, d));
+    return get(id);
+  }
+
+  public Project rename(UUID id, String name) {
+    jdbc.sql("update project set name = ? where id = ?").params(name, id).update();
+    return get(id);
+  }
+
+  @Transactional
+  public Project duplicate(UUID id) {
+    Project p = get(id);
+    List<String> documents =
+        p.scenes().stream()
+            .filter(s -> !s.deleted())
+            .map(s -> scenes.get(s.id()).document())
+            .toList();
+    return create(p.name() + " copy", documents);
+  }
+
+  public Project setDeleted(UUID id, boolean deleted) {
+    jdbc.sql("update project set deleted_at = case when ? then now() end where id = ?")
+        .params(deleted, id)
+        .update();
+    return get(id);
+  }
+
+  public boolean isEmpty() {
+    return jdbc.sql("select count(*) from project").query(Long.class).single() == 0;
+  }
+}

@@ -1,0 +1,94 @@
+package rovingglyph.projects;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.server.RefusedException;
+
+/** Scenes over HTTP. A revision travels as an entity tag. */
+@RestController
+@RequestMapping("/api/scenes")
+class SceneController {
+  record Saved(long revision) {}
+
+  private final SceneStore scenes;
+
+  SceneController(SceneStore scenes) {
+    this.scenes = scenes;
+  }
+
+  @Operation(summary = "A scene with its document")
+  @GetMapping("/{id}")
+  ResponseEntity<SceneStore.Kept> get(@PathVariable UUID id) {
+    SceneStore.Kept kept = scenes.get(id);
+    return ResponseEntity.ok().eTag("\"" + kept.revision() + "\"").body(kept);
+  }
+
+  @Operation(
+      summary = "Keeps the document (the body) as the next revision",
+      description =
+          "If-Match carries the revision that it was made from; 412 if that is not the "
+              + "present one, 422 with every problem if the document cannot be used.")
+  @PutMapping(value = "/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
+  Saved save(
+      @PathVariable UUID id,
+      @RequestHeader(name = "If-Match", required = false) String ifMatch,
+      @RequestBody String document) {
+    return new Saved(scenes.save(id, revision(ifMatch), document));
+  }
+
+  private static long revision(String ifMatch) {
+    try {
+      return Long.parseLong(ifMatch == null ? "" : ifMatch.replace("\"", "").strip());
+    } catch (NumberFormatException e) {
+      throw new RefusedException(
+          HttpStatus.PRECONDITION_REQUIRED,
+          "Which revision?",
+          "If-Match must carry the revision that the document was made from",
+          java.util.Map.of());
+    }
+  }
+
+  @Operation(summary = "Renames a scene, as a new revision")
+  @PatchMapping("/{id}")
+  SceneStore.Kept rename(@PathVariable UUID id, @RequestBody NewName body) {
+    return scenes.rename(id, body.checked());
+  }
+
+  @Operation(summary = "Copies a scene within its project")
+  @PostMapping("/{id}/duplicate")
+  @ResponseStatus(HttpStatus.CREATED)
+  SceneStore.Kept duplicate(@PathVariable UUID id) {
+    SceneStore.Kept kept = scenes.get(id);
+    String name = SceneCodec.read(kept.document()).name() + " copy";
+    return scenes.duplicate(id, kept.projectId(), name.substring(0, Math.min(200, name.length())));
+  }
+
+  @Operation(summary = "Deletes a scene; restoring brings it back")
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void delete(@PathVariable UUID id) {
+    scenes.setDeleted(id, true);
+  }
+
+  @Operation(summary = "Brings a deleted scene back")
+  @PostMapping("/{id}/restore")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void restore(@PathVariable UUID id) {
+    scenes.setDeleted(id, false);
+  }
+}

@@ -1,0 +1,2 @@
+/** Projects and scenes, kept in PostgreSQL with every revision. */
+package rovingglyph.projects;

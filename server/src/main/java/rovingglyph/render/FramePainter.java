@@ -1,0 +1,108 @@
+package rovingglyph.render;
+
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Path2D;
+import java.awt.image.BufferedImage;
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.frame.Frame;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Arc;
+import rovingglyph.geometry.Cubic;
+import rovingglyph.geometry.Line;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Quadratic;
+import rovingglyph.geometry.Segment;
+import rovingglyph.geometry.SubPath;
+import rovingglyph.type.Outline;
+
+/** Paints the frames of one prepared scene; it decides nothing. One painter per thread. */
+public final class FramePainter {
+  private final PreparedScene scene;
+  private final List<Path2D> shapes = new ArrayList<>();
+
+  public FramePainter(PreparedScene scene) {
+    this.scene = scene;
+    scene.outlines().forEach(o -> shapes.add(shape(o)));
+  }
+
+  /** A new image of the frame at a time; without a background it is transparent. */
+  public BufferedImage image(double time) {
+    BufferedImage image =
+        new BufferedImage(
+            scene.scene().width(), scene.scene().height(), BufferedImage.TYPE_INT_ARGB);
+    paint(image, time);
+    return image;
+  }
+
+  /** Paints over the whole image; one without an alpha channel begins black. */
+  public void paint(BufferedImage image, double time) {
+    Graphics2D g = image.createGraphics();
+    g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+    g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+    Integer background = scene.scene().background();
+    g.setBackground(background == null ? new Color(0, true) : new Color(background));
+    g.clearRect(0, 0, image.getWidth(), image.getHeight());
+    paint(g, scene.at(time).numbers());
+    g.dispose();
+  }
+
+  private void paint(Graphics2D g, double[] n) {
+    for (int i = 0; i < n.length; ) {
+      int rgb = (int) n[i];
+      int alpha = (int) Math.round(n[i + 1] * 255);
+      int count = (int) n[i + 2];
+      i += Frame.HEAD;
+      Path2D area = new Path2D.Double(Path2D.WIND_NON_ZERO);
+      for (int k = 0; k < count; k++, i += Frame.STRIDE) {
+        AffineTransform map =
+            new AffineTransform(n[i + 1], n[i + 2], n[i + 3], n[i + 4], n[i + 5], n[i + 6]);
+        area.append(shapes.get((int) n[i]).getPathIterator(map), false);
+      }
+      g.setColor(new Color(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255, alpha));
+      g.fill(area);
+    }
+  }
+
+  private static Path2D shape(Outline outline) {
+    Path2D path = new Path2D.Double(Path2D.WIND_NON_ZERO);
+    for (SubPath sub : outline.subPaths()) {
+      Point start = sub.segments().get(0).start();
+      path.moveTo(start.x(), start.y());
+      sub.segments().forEach(s -> add(path, s));
+      path.closePath();
+    }
+    return path;
+  }
+
+  private static void add(Path2D path, Segment s) {
+    Point end = s.end();
+    if (s instanceof Line) {
+      path.lineTo(end.x(), end.y());
+    } else if (s instanceof Quadratic q) {
+      path.quadTo(q.p1().x(), q.p1().y(), end.x(), end.y());
+    } else if (s instanceof Cubic c) {
+      path.curveTo(c.p1().x(), c.p1().y(), c.p2().x(), c.p2().y(), end.x(), end.y());
+    } else if (s instanceof Arc a) {
+      // Eighths of a turn as cubics are off by less than 1e-5 of the radius.
+      int parts = (int) Math.ceil(Math.abs(a.sweep()) / (Math.PI / 4));
+      double k = 4.0 / 3 * Math.tan(a.sweep() / parts / 4) / (a.sweep() / parts);
+      for (int i = 0; i < parts; i++) {
+        Segment part =
+            new Arc(
+                a.centre(),
+                a.rx(),
+                a.ry(),
+                a.tilt(),
+                a.start0() + a.sweep() * i / parts,
+                a.sweep() / parts);
+        Point p1 = part.start().plus(part.derivative(0).times(k));
+        Point p2 = part.end().minus(part.derivative(1).times(k));
+        path.curveTo(p1.x(), p1.y(), p2.x(), p2.y(), part.end().x(), part.end().y());
+      }
+    }
+  }
+}

@@ -22,7 +22,6 @@ import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.type.Outline;
 import rovingglyph.type.RunRequest;
 import rovingglyph.type.ShapedRun;
 import rovingglyph.type.ShapedRunCodec;
@@ -41,22 +40,36 @@ public final class CoreBridge {
     // The module is used through its exports.
   }
 
-  /** The problems of a document; an empty list if it can be used. */
   @JSExport
-  public static String check(String document) {
-    try {
-      SceneCodec.read(document);
-      return "[]";
-    } catch (DocumentException e) {
-      return Summary.problems(e.problems()).toString();
-    }
+  public static void putRun(String key, String run) {
+    RUNS.put(key, ShapedRunCodec.read(run));
   }
 
-  /** What a document needs shaped that has not been given yet. */
+  /**
+   * Prepares a document and tells what there is to know of it: an object with {@code problems}, if
+   * it cannot be used; with {@code missing}, what has to be shaped first; else the summary. Only
+   * the last takes the place of the scene opened before. With {@code asFarAsPossible}, letterings
+   * not shaped yet are left out.
+   */
   @JSExport
-  public static String missingRuns(String document) {
+  public static String open(String document, boolean asFarAsPossible) {
+    Scene scene;
+    try {
+      scene = SceneCodec.read(document);
+    } catch (DocumentException e) {
+      return new JsonObject().add("problems", Summary.problems(e.problems())).toString();
+    }
+    JsonArray missing = missing(scene);
+    if (missing.size() > 0 && !asFarAsPossible) {
+      return new JsonObject().add("missing", missing).toString();
+    }
+    prepared = Preparation.prepare(scene, r -> RUNS.get(r.key()));
+    return Summary.of(prepared).toString();
+  }
+
+  private static JsonArray missing(Scene scene) {
     JsonArray out = new JsonArray();
-    for (Lettering l : SceneCodec.read(document).letterings()) {
+    for (Lettering l : scene.letterings()) {
       RunRequest r = Preparation.request(l);
       if (!RUNS.containsKey(r.key())) {
         JsonObject axes = new JsonObject();
@@ -66,19 +79,7 @@ public final class CoreBridge {
         out.add(one);
       }
     }
-    return out.toString();
-  }
-
-  @JSExport
-  public static void putRun(String key, String run) {
-    RUNS.put(key, ShapedRunCodec.read(run));
-  }
-
-  /** Prepares a document without problems and tells what there is to know of it. */
-  @JSExport
-  public static String open(String document) {
-    prepared = Preparation.prepare(SceneCodec.read(document), r -> RUNS.get(r.key()));
-    return Summary.of(prepared).toString();
+    return out;
   }
 
   /** The display list of a time; see {@link rovingglyph.frame.Frame}. */
@@ -96,8 +97,7 @@ public final class CoreBridge {
   /** An outline as SVG path data. */
   @JSExport
   public static String outline(int index) {
-    Outline o = prepared.outlines().get(index);
-    return o.data();
+    return prepared.outlines().get(index).data();
   }
 
   /** The value of a channel of an item at a time. */
@@ -123,6 +123,18 @@ public final class CoreBridge {
   public static double[] journey(String item, String channel, int count) {
     Item i = prepared.scene().item(item);
     return JourneyChart.samples(prepared, i, Channel.of(channel), count);
+  }
+
+  /** Where a channel stands on the chart at a time. */
+  @JSExport
+  public static double charted(String item, String channel, double time) {
+    return JourneyChart.line(prepared, prepared.scene().item(item), Channel.of(channel), time);
+  }
+
+  /** The id of the topmost item that is painted at a point; empty if there is none. */
+  @JSExport
+  public static String itemAt(double x, double y, double time, double reach) {
+    return prepared.itemAt(new Point(x, y), time, reach);
   }
 
   /** Units of the channel per second. */

@@ -3,6 +3,7 @@ package rovingglyph.frame;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
@@ -43,6 +44,32 @@ public record PreparedScene(
       }
     }
     return frame;
+  }
+
+  /** The id of the topmost visible item within {@code reach} px of a point; empty if none is. */
+  public String itemAt(Point p, double time, double reach) {
+    Rect spot = new Rect(p.x() - reach, p.y() - reach, p.x() + reach, p.y() + reach);
+    for (int i = scene.stack().size() - 1; i >= 0; i--) {
+      String id = scene.stack().get(i);
+      PreparedLettering l = letterings.get(id);
+      boolean hit =
+          l != null
+              ? l.touches(l.values(time), spot)
+              : pictures.containsKey(id) && touches(pictures.get(id), time, spot);
+      if (hit && !scene.item(id).hidden()) {
+        return id;
+      }
+    }
+    return "";
+  }
+
+  private boolean touches(PreparedPicture p, double time, Rect spot) {
+    for (int i = 0; i < p.picture().parts().size(); i++) {
+      if (AreaTouch.touches(outlines.get(p.outlineBase() + i), p.place(time), spot)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** The visible area in scene pixels. */

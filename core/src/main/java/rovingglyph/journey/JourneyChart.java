@@ -54,16 +54,19 @@ public final class JourneyChart {
     return out;
   }
 
+  /** The charted line at a time. */
+  public static double line(PreparedScene scene, Item item, Channel channel, double time) {
+    PreparedLettering l = scene.letterings().get(item.id());
+    return channel == Channel.PATH_OFFSET && l != null
+        ? l.seating().anchor(l.values(time))
+        : Timeline.value(item.movable(channel), time);
+  }
+
   /** Change of the charted line per second at a time, measured over one frame round it. */
   public static double speed(PreparedScene scene, Item item, Channel channel, double time) {
     double half = 0.5 / scene.scene().rate().perSecond();
-    PreparedLettering l = scene.letterings().get(item.id());
-    if (channel == Channel.PATH_OFFSET && l != null) {
-      return (l.seating().anchor(l.values(time + half)) - l.seating().anchor(l.values(time - half)))
-          / (2 * half);
-    }
-    Movable m = item.movable(channel);
-    return (Timeline.value(m, time + half) - Timeline.value(m, time - half)) / (2 * half);
+    return (line(scene, item, channel, time + half) - line(scene, item, channel, time - half))
+        / (2 * half);
   }
 
   /**

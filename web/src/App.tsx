@@ -1,0 +1,77 @@
+import { useEffect, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { api } from './api/client';
+import { Journey } from './journey/Journey';
+import { Sheet } from './sheets/Sheet';
+import { ConflictDialog } from './shell/ConflictDialog';
+import { HelpDialog } from './shell/HelpDialog';
+import { onKey } from './shell/keys';
+import { LedgerTabs } from './shell/LedgerTabs';
+import { useProjects } from './shell/ProjectSwitcher';
+import { TopBar } from './shell/TopBar';
+import { StageColumn } from './stage/Stage';
+import { useEditor } from './state/editor';
+import { openScene } from './state/keeper';
+import { Notices } from './ui/Notices';
+
+/** The workbench. The open scene is in the address, so that a reload shows it again. */
+export function App() {
+  const full = useEditor((s) => s.full);
+  const sceneId = useEditor((s) => s.sceneId);
+  const name = useEditor((s) => s.doc?.name);
+  const [help, setHelp] = useState(false);
+  const projects = useProjects();
+  useFaces();
+
+  useEffect(() => {
+    const listen = (e: KeyboardEvent) => onKey(e, () => setHelp(true));
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+
+  const first = projects.data?.find((p) => !p.deleted)?.scenes.find((s) => !s.deleted)?.id;
+  useEffect(() => {
+    if (sceneId || !first) return;
+    const asked = /^#\/scenes\/([\w-]+)$/.exec(location.hash)?.[1];
+    openScene(asked ?? first).catch(() => void openScene(first));
+  }, [sceneId, first]);
+
+  useEffect(() => {
+    if (sceneId) history.replaceState(null, '', `#/scenes/${sceneId}`);
+    document.title = name ? `${name} · Roving Glyph` : 'Roving Glyph';
+  }, [sceneId, name]);
+
+  return (
+    <div className="flex h-full flex-col">
+      {!full && <TopBar />}
+      <div className="flex min-h-0 flex-1">
+        {!full && <LedgerTabs />}
+        {!full && <Sheet />}
+        <StageColumn />
+        {!full && <Journey />}
+      </div>
+      <HelpDialog open={help} onClose={() => setHelp(false)} />
+      <ConflictDialog />
+      <Notices />
+      {projects.isError && !projects.data && (
+        <p
+          role="alert"
+          className="fixed inset-x-0 top-14 mx-auto w-fit rounded-lg border border-vermilion bg-sheet px-4 py-2"
+        >
+          The server cannot be reached. It is tried again by itself.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** The typefaces as web fonts, for the list that shows each in itself. */
+function useFaces(): void {
+  const faces = useQuery({ queryKey: ['faces'], queryFn: api.faces, staleTime: Infinity });
+  useEffect(() => {
+    faces.data?.forEach((f) => {
+      const font = new FontFace(`face ${f.id}`, `url(/api/faces/${f.id}/file)`);
+      document.fonts.add(font);
+    });
+  }, [faces.data]);
+}

@@ -1,0 +1,121 @@
+import type { SceneDoc } from '../core/document';
+import type { Problem, RunRequest } from '../core/core';
+
+export interface SceneEntry {
+  id: string;
+  projectId: string;
+  name: string;
+  revision: number;
+  deleted: boolean;
+}
+
+export interface Project {
+  id: string;
+  name: string;
+  deleted: boolean;
+  scenes: SceneEntry[];
+}
+
+export interface KeptScene {
+  id: string;
+  projectId: string;
+  revision: number;
+  savedAt: string;
+  document: SceneDoc;
+}
+
+export interface Axis {
+  tag: string;
+  name: string;
+  least: number;
+  greatest: number;
+  start: number;
+}
+
+export interface Face {
+  id: string;
+  name: string;
+  character: string;
+  axes: Axis[];
+}
+
+export interface ExportStatus {
+  id: string;
+  fileName: string;
+  format: 'mp4' | 'png' | 'svg';
+  state: 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
+  framesDone: number;
+  framesTotal: number;
+  secondsLeft: number | null;
+  message: string | null;
+  size: number | null;
+}
+
+/** A refusal of the server, in its own words (RFC 9457), or that it cannot be reached (status 0). */
+export class ServerError extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly problems: Problem[] = [],
+    readonly revision?: number,
+  ) {
+    super(message);
+  }
+}
+
+async function ask<T>(method: string, url: string, body?: string, headers = {}): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(url, {
+      method,
+      body,
+      headers: body === undefined ? headers : { 'Content-Type': 'application/json', ...headers },
+    });
+  } catch {
+    throw new ServerError(0, 'The server cannot be reached. It is tried again by itself.');
+  }
+  const text = await response.text();
+  if (response.ok) return (text ? JSON.parse(text) : undefined) as T;
+  let problem: { detail?: string; problems?: Problem[]; revision?: number } = {};
+  try {
+    problem = JSON.parse(text) as typeof problem;
+  } catch {
+    // Not the server's own answer; the status says enough.
+  }
+  throw new ServerError(
+    response.status,
+    problem.detail ?? `The server answered with status ${response.status}`,
+    problem.problems,
+    problem.revision,
+  );
+}
+
+const json = JSON.stringify;
+
+export const api = {
+  projects: () => ask<Project[]>('GET', '/api/projects'),
+  createProject: (name: string) => ask<Project>('POST', '/api/projects', json({ name })),
+  renameProject: (id: string, name: string) =>
+    ask<Project>('PATCH', `/api/projects/${id}`, json({ name })),
+  duplicateProject: (id: string) => ask<Project>('POST', `/api/projects/${id}/duplicate`),
+  deleteProject: (id: string) => ask<Project>('DELETE', `/api/projects/${id}`),
+  restoreProject: (id: string) => ask<Project>('POST', `/api/projects/${id}/restore`),
+  createScene: (project: string, name: string) =>
+    ask<KeptScene>('POST', `/api/projects/${project}/scenes`, json({ name })),
+  scene: (id: string) => ask<KeptScene>('GET', `/api/scenes/${id}`),
+  renameScene: (id: string, name: string) =>
+    ask<KeptScene>('PATCH', `/api/scenes/${id}`, json({ name })),
+  duplicateScene: (id: string) => ask<KeptScene>('POST', `/api/scenes/${id}/duplicate`),
+  deleteScene: (id: string) => ask<void>('DELETE', `/api/scenes/${id}`),
+  restoreScene: (id: string) => ask<void>('POST', `/api/scenes/${id}/restore`),
+  saveScene: (id: string, revision: number, document: SceneDoc) =>
+    ask<{ revision: number }>('PUT', `/api/scenes/${id}`, json(document), {
+      'If-Match': `"${revision}"`,
+    }),
+  faces: () => ask<Face[]>('GET', '/api/faces'),
+  shape: (runs: RunRequest[]) => ask<unknown[]>('POST', '/api/shape', json(runs)),
+  exports: (scene: string) => ask<ExportStatus[]>('GET', `/api/scenes/${scene}/exports`),
+  createExport: (scene: string, format: string, at: number) =>
+    ask<ExportStatus>('POST', `/api/scenes/${scene}/exports`, json({ format, at })),
+  removeExport: (id: string) => ask<void>('DELETE', `/api/exports/${id}`),
+};

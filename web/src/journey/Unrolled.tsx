@@ -1,0 +1,87 @@
+import { useMemo } from 'react';
+import * as core from '../core/core';
+import { letteringOf, useEditor } from '../state/editor';
+import type { Scale } from './scale';
+
+/** The path laid straight, with the lettering on it as it stands at the playhead. */
+export function Unrolled({ id, scale }: { id: string; scale: Scale }) {
+  const time = useEditor((s) => s.time);
+  const opened = useEditor((s) => s.opened);
+  const doc = useEditor((s) => s.doc);
+  const length = scale.length ?? 0;
+  const band = useMemo(() => {
+    if (opened < 1) return [0, 0];
+    const flat = core.journey(id, 'pathOffset', 1);
+    // The offset moves both ends alike; only the line itself is asked at the playhead.
+    const by = core.charted(id, 'pathOffset', time) - (flat[1] ?? 0);
+    return [(flat[2] ?? 0) + by, (flat[3] ?? 0) + by];
+  }, [id, time, opened]);
+  const text = letteringOf(doc, id)?.text ?? '';
+  const marks: [number, string][] = [
+    [0, 'start'],
+    [length / 2, '50 %'],
+    [length, 'end'],
+  ];
+  const [tail, head] = [scale.x(band[0]!), scale.x(band[1]!)];
+  return (
+    <svg
+      width={scale.width}
+      height={64}
+      className="block shrink-0"
+      role="img"
+      aria-label="The path laid straight"
+    >
+      <text x={scale.left} y={11} className="fill-soft text-[12px]">
+        the path, laid straight
+      </text>
+      <clipPath id="unrolled">
+        <rect x={scale.left} y={17} width={scale.right - scale.left} height={28} />
+      </clipPath>
+      <g clipPath="url(#unrolled)">
+        <rect
+          x={scale.left}
+          y={17}
+          width={scale.right - scale.left}
+          height={28}
+          className="fill-paper"
+        />
+        <rect
+          x={scale.x(0)}
+          y={17}
+          width={scale.x(length) - scale.x(0)}
+          height={28}
+          className="fill-sheet stroke-rule"
+        />
+        <rect
+          x={tail}
+          y={22}
+          width={Math.max(2, head - tail)}
+          height={15}
+          rx={3}
+          className="fill-wash stroke-teal"
+        />
+        <svg x={tail} y={22} width={Math.max(2, head - tail)} height={15}>
+          <text x={4} y={11.5} className="fill-ink text-[11px] font-semibold">
+            {text}
+          </text>
+        </svg>
+        <line
+          x1={scale.left}
+          x2={scale.right}
+          y1={37}
+          y2={37}
+          className="stroke-vermilion"
+          strokeWidth={1.5}
+        />
+      </g>
+      {marks.map(([d, label]) => (
+        <g key={label}>
+          <line x1={scale.x(d)} x2={scale.x(d)} y1={45} y2={48} className="stroke-soft" />
+          <text x={scale.x(d)} y={59} textAnchor="middle" className="fill-soft text-[11px]">
+            {label}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}

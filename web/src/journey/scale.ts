@@ -1,0 +1,58 @@
+/** From value and time to chart pixels and back. */
+export interface Scale {
+  width: number;
+  height: number;
+  left: number;
+  right: number;
+  from: number;
+  to: number;
+  seconds: number;
+  /** Length of the path, or null where no path is charted. */
+  length: number | null;
+  x: (value: number) => number;
+  y: (time: number) => number;
+  value: (x: number) => number;
+  time: (y: number) => number;
+}
+
+const LEFT = 40;
+const RIGHT = 14;
+const TOP = 8;
+const BOTTOM = 14;
+
+/** A chart in which the whole movement, and of a path all of it, can be seen. */
+export function scaleOf(
+  samples: Float64Array,
+  length: number | null,
+  width: number,
+  height: number,
+  seconds: number,
+): Scale {
+  let low = length === null ? Infinity : 0;
+  let high = length ?? -Infinity;
+  for (let i = 0; i < samples.length; i += 4) {
+    low = Math.min(low, samples[i + 1]!);
+    high = Math.max(high, samples[i + 1]!);
+  }
+  if (!(high > low))
+    [low, high] = [Number.isFinite(low) ? low - 50 : 0, Number.isFinite(high) ? high + 50 : 100];
+  const pad = (high - low) * (length === null ? 0.12 : 0.08);
+  const [from, to] = [low - pad, high + pad];
+  const [left, right] = [LEFT, width - RIGHT];
+  const across = Math.max(1, right - left) / (to - from);
+  const down = Math.max(1, height - TOP - BOTTOM) / seconds;
+  return {
+    width,
+    height,
+    left,
+    right,
+    from,
+    to,
+    seconds,
+    length,
+    x: (v) => left + (v - from) * across,
+    y: (t) => TOP + t * down,
+    value: (x) => from + (x - left) / across,
+    time: (y) => (y - TOP) / down,
+  };
+}

@@ -1,0 +1,32 @@
+import type { KeyframeInfo } from '../core/core';
+import type { EasingName, LandingName } from '../core/document';
+
+export const EASINGS: { value: EasingName; label: string }[] = [
+  { value: 'steady', label: 'Steady' },
+  { value: 'gentle-start', label: 'Gentle start' },
+  { value: 'gentle-stop', label: 'Gentle stop' },
+  { value: 'gentle-both', label: 'Gentle both' },
+  { value: 'hold', label: 'Hold' },
+  { value: 'own', label: 'Own curve' },
+];
+
+export const LANDINGS: { value: LandingName | 'none'; label: string }[] = [
+  { value: 'none', label: 'A plain value' },
+  { value: 'out-before', label: 'Just out of frame, before' },
+  { value: 'out-after', label: 'Just out of frame, after' },
+  { value: 'at-rest', label: 'At rest' },
+  { value: 'whole-laps', label: 'Whole laps' },
+];
+
+/** What a ring on the chart is called. */
+export function landingLabel(k: KeyframeInfo): string {
+  if (k.landing === 'out-before' || k.landing === 'out-after') return 'Just out of frame';
+  if (k.landing === 'at-rest') return 'At rest';
+  if (k.landing === 'whole-laps') return k.laps === 1 ? 'One lap' : `${k.laps} laps`;
+  return '';
+}
+
+export function easingLabel(a: KeyframeInfo, b: KeyframeInfo): string {
+  if (a.value === b.value || a.easing === 'hold') return `Hold ${(b.time - a.time).toFixed(1)} s`;
+  return EASINGS.find((e) => e.value === a.easing)?.label ?? a.easing;
+}

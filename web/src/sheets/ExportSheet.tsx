@@ -1,0 +1,153 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Download, X } from 'lucide-react';
+import { api, type ExportStatus } from '../api/client';
+import { useEditor } from '../state/editor';
+import { useKeeper } from '../state/keeper';
+import { notify } from '../state/notices';
+import { clock, rateLabel } from '../stage/time';
+
+/** The hand-off formats, and the files made so far. */
+export function ExportSheet() {
+  const sceneId = useEditor((s) => s.sceneId);
+  const doc = useEditor((s) => s.doc);
+  const time = useEditor((s) => s.time);
+  const frames = useEditor((s) => s.summary?.frames ?? 0);
+  const kept = useKeeper((s) => s.state === 'kept');
+  const client = useQueryClient();
+  const list = useQuery({
+    queryKey: ['exports', sceneId],
+    queryFn: () => api.exports(sceneId ?? ''),
+    enabled: sceneId !== null,
+    refetchInterval: (q) => (q.state.data?.some(isBusy) ? 400 : 5000),
+  });
+  const refresh = () => client.invalidateQueries({ queryKey: ['exports', sceneId] });
+  const begin = useMutation({
+    mutationFn: (format: string) => api.createExport(sceneId ?? '', format, time),
+    onSuccess: refresh,
+    onError: (e) => notify(e.message, 'error'),
+  });
+  const remove = useMutation({ mutationFn: api.removeExport, onSettled: refresh });
+  if (!doc) return null;
+
+  return (
+    <>
+      <section className="section space-y-2">
+        <Format
+          title="MP4 video"
+          detail={`H.264 for any player or edit. ${doc.width} × ${doc.height}, ${frames} frames at ${rateLabel(doc.rate)} fps${doc.background ? '' : '; without a background it is black'}`}
+          action="Make the video"
+          disabled={!kept}
+          onClick={() => begin.mutate('mp4')}
+        />
+        <Format
+          title="PNG still"
+          detail={`The frame at ${clock(doc, time)}${doc.background ? '' : ', transparent'}`}
+          action="Make the still"
+          disabled={!kept}
+          onClick={() => begin.mutate('png')}
+        />
+        <Format
+          title="Animated SVG"
+          detail="For the web: plays by itself, outlines only, no font and no script"
+          action="Make the SVG"
+          disabled={!kept}
+          onClick={() => begin.mutate('svg')}
+        />
+        {!kept && (
+          <p className="text-[12px] text-soft">One moment: the latest changes are being kept.</p>
+        )}
+      </section>
+      <section className="section">
+        <h2 className="section-title">Files</h2>
+        {list.data?.length === 0 && (
+          <p className="text-soft">
+            Nothing made yet. A video goes on being made when this page is closed.
+          </p>
+        )}
+        <ul className="space-y-2">
+          {list.data?.map((e) => (
+            <FileRow key={e.id} file={e} onRemove={() => remove.mutate(e.id)} />
+          ))}
+        </ul>
+      </section>
+    </>
+  );
+}
+
+const isBusy = (e: ExportStatus) => e.state === 'waiting' || e.state === 'running';
+
+interface FormatProps {
+  title: string;
+  detail: string;
+  action: string;
+  disabled: boolean;
+  onClick: () => void;
+}
+
+function Format({ title, detail, action, disabled, onClick }: FormatProps) {
+  return (
+    <div className="rounded-lg border border-rule p-2.5">
+      <h2 className="font-semibold">{title}</h2>
+      <p className="mb-2 text-[12px] leading-snug text-soft">{detail}</p>
+      <button type="button" className="btn" disabled={disabled} onClick={onClick}>
+        {action}
+      </button>
+    </div>
+  );
+}
+
+function FileRow({ file, onRemove }: { file: ExportStatus; onRemove: () => void }) {
+  const busy = isBusy(file);
+  const share = file.framesTotal > 0 ? file.framesDone / file.framesTotal : 0;
+  return (
+    <li className="rounded-lg bg-paper p-2.5">
+      <div className="flex items-center gap-2">
+        <span className="min-w-0 flex-1 truncate font-medium" title={file.fileName}>
+          {file.fileName}
+        </span>
+        <button
+          type="button"
+          className="p-0.5 text-soft hover:text-ink"
+          aria-label={busy ? `Cancel ${file.fileName}` : `Remove ${file.fileName} from the list`}
+          title={busy ? 'Cancel' : 'Remove from the list'}
+          onClick={onRemove}
+        >
+          <X className="size-4" />
+        </button>
+      </div>
+      {busy && (
+        <>
+          <progress
+            className="mt-1 h-1.5 w-full accent-(--teal)"
+            value={share}
+            aria-label="Progress"
+          />
+          <p className="text-[12px] text-soft">
+            {file.state === 'waiting'
+              ? 'Waiting for its turn'
+              : `Frame ${file.framesDone} of ${file.framesTotal}${left(file.secondsLeft)}`}
+          </p>
+        </>
+      )}
+      {file.state === 'done' && (
+        <a className="btn mt-1.5" href={`/api/exports/${file.id}/file`} download={file.fileName}>
+          <Download className="size-4" /> Download {bytes(file.size ?? 0)}
+        </a>
+      )}
+      {file.state === 'cancelled' && <p className="text-[12px] text-soft">Cancelled</p>}
+      {file.state === 'failed' && (
+        <p className="text-[12px] break-words text-vermilion" role="alert">
+          It could not be made: {file.message}
+        </p>
+      )}
+    </li>
+  );
+}
+
+function left(seconds: number | null): string {
+  return seconds === null ? '' : `, about ${Math.max(1, Math.round(seconds))} s left`;
+}
+
+function bytes(n: number): string {
+  return n < 1e6 ? `${Math.max(1, Math.round(n / 1e3))} kB` : `${(n / 1e6).toFixed(1)} MB`;
+}

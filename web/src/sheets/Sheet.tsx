@@ -1,0 +1,73 @@
+import type { ReactNode } from 'react';
+import { letteringOf, useEditor, type Tab } from '../state/editor';
+import { addLettering } from '../state/making';
+import type { Lettering } from '../core/document';
+import { DressSheet } from './DressSheet';
+import { ExportSheet } from './ExportSheet';
+import { MoveSheet } from './MoveSheet';
+import { PathSheet } from './PathSheet';
+import { SeatSheet } from './SeatSheet';
+import { WordsSheet } from './WordsSheet';
+
+const TITLES: Record<Tab, string> = {
+  words: 'Words',
+  path: 'Path',
+  seat: 'Seat',
+  move: 'Move',
+  dress: 'Dress',
+  export: 'Export',
+};
+
+/** The sheet of the open tab. */
+export function Sheet() {
+  const tab = useEditor((s) => s.tab);
+  const doc = useEditor((s) => s.doc);
+  const selected = useEditor((s) => s.selected);
+  const lettering = letteringOf(doc, selected);
+  const path = doc?.paths.find((p) => p.id === lettering?.path);
+  if (!doc) return <aside className="w-67 shrink-0 border-r border-rule bg-sheet" />;
+  const needsLettering = tab === 'words' || tab === 'path' || tab === 'seat';
+  return (
+    <aside
+      className="w-67 shrink-0 overflow-x-hidden overflow-y-auto border-r border-rule bg-sheet px-4 pt-3.5 pb-6"
+      aria-label={TITLES[tab]}
+    >
+      <h1 className="font-head text-[17px] font-semibold">{TITLES[tab]}</h1>
+      <p className="mb-3 truncate text-[12px] text-soft">
+        {lettering && tab !== 'export'
+          ? `“${lettering.text.trim() || 'no words yet'}” on ${path?.name}`
+          : SUBTITLES[tab]}
+      </p>
+      {needsLettering && !lettering ? <ChooseFirst /> : <Body tab={tab} lettering={lettering} />}
+    </aside>
+  );
+}
+
+const SUBTITLES: Record<Tab, string> = {
+  words: 'What it says and how it looks',
+  path: 'The line it travels on',
+  seat: 'How it sits on the line',
+  move: 'When it is where',
+  dress: 'Colour and pictures',
+  export: 'Files to hand off',
+};
+
+function Body({ tab, lettering }: { tab: Tab; lettering: Lettering | undefined }): ReactNode {
+  if (tab === 'words' && lettering) return <WordsSheet lettering={lettering} />;
+  if (tab === 'path' && lettering) return <PathSheet lettering={lettering} />;
+  if (tab === 'seat' && lettering) return <SeatSheet lettering={lettering} />;
+  if (tab === 'move') return <MoveSheet />;
+  if (tab === 'dress') return <DressSheet />;
+  return <ExportSheet />;
+}
+
+function ChooseFirst() {
+  return (
+    <div className="rounded-lg bg-paper p-3">
+      <p className="mb-2">Choose a lettering on the stage or in the stack above it, or add one.</p>
+      <button type="button" className="btn-main" onClick={addLettering}>
+        Add a lettering
+      </button>
+    </div>
+  );
+}

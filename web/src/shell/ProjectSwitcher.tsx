@@ -1,0 +1,312 @@
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { ChevronDown, Copy, Pencil, Plus, RotateCcw, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { api, type Project, type SceneEntry } from '../api/client';
+import { change, useEditor } from '../state/editor';
+import { openScene } from '../state/keeper';
+import { notify } from '../state/notices';
+
+export function useProjects() {
+  return useQuery({ queryKey: ['projects'], queryFn: api.projects });
+}
+
+const tell = (e: unknown) => notify(e instanceof Error ? e.message : String(e), 'error');
+
+/** Project and scene in the top bar; the list of all, with what can be done to each. */
+export function ProjectSwitcher() {
+  const projects = useProjects();
+  const projectId = useEditor((s) => s.projectId);
+  const name = useEditor((s) => s.doc?.name);
+  const project = projects.data?.find((p) => p.id === projectId);
+  return (
+    <Popover className="min-w-0">
+      <PopoverButton
+        className="flex min-w-0 items-center gap-1.5 rounded-md px-1.5 py-1 hover:bg-paper"
+        data-testid="switcher"
+      >
+        <span className="truncate text-soft">{project?.name ?? '…'}</span>
+        <span className="text-soft">/</span>
+        <span className="truncate font-semibold">{name ?? '…'}</span>
+        <ChevronDown className="size-3.5 shrink-0 text-soft" />
+      </PopoverButton>
+      <PopoverPanel
+        anchor="bottom start"
+        className="menu max-h-[80vh] w-96 overflow-y-auto p-2 [--anchor-gap:4px]"
+        aria-label="Projects and scenes"
+      >
+        {({ close }) => <ProjectList projects={projects.data ?? []} close={close} />}
+      </PopoverPanel>
+    </Popover>
+  );
+}
+
+function ProjectList({ projects, close }: { projects: Project[]; close: () => void }) {
+  const client = useQueryClient();
+  const refresh = () => client.invalidateQueries({ queryKey: ['projects'] });
+  const run = (work: Promise<unknown>) => void work.catch(tell).finally(refresh);
+  const alive = projects.filter((p) => !p.deleted);
+  const goTo = (id: string) => {
+    close();
+    void openScene(id).catch(tell);
+  };
+  const remove = (work: () => Promise<unknown>, back: () => Promise<unknown>, name: string) =>
+    run(
+      work().then(() =>
+        notify(`“${name}” is deleted`, 'info', { label: 'Undo', run: () => run(back()) }),
+      ),
+    );
+  return (
+    <>
+      {alive.map((p) => (
+        <ProjectRow
+          key={p.id}
+          project={p}
+          goTo={goTo}
+          run={run}
+          remove={remove}
+          last={alive.length === 1}
+        />
+      ))}
+      <NameForm
+        label="New project"
+        onName={(name) => run(api.createProject(name).then((p) => goTo(p.scenes[0]!.id)))}
+      />
+      <Deleted projects={projects} run={run} />
+    </>
+  );
+}
+
+type Run = (work: Promise<unknown>) => void;
+
+interface RowProps {
+  project: Project;
+  goTo: (id: string) => void;
+  run: Run;
+  remove: (work: () => Promise<unknown>, back: () => Promise<unknown>, name: string) => void;
+  last: boolean;
+}
+
+function ProjectRow({ project: p, goTo, run, remove, last }: RowProps) {
+  const open = useEditor((s) => s.sceneId);
+  const scenes = p.scenes.filter((s) => !s.deleted);
+  const renameScene = (s: SceneEntry, name: string) => {
+    // The open scene is renamed like any other edit, so that it can be undone.
+    if (s.id === open) change((d) => ({ ...d, name }));
+    else run(api.renameScene(s.id, name));
+  };
+  return (
+    <section className="mb-2 border-b border-rule pb-2">
+      <Entry
+        name={p.name}
+        heading
+        onRename={(name) => run(api.renameProject(p.id, name))}
+        onDuplicate={() => run(api.duplicateProject(p.id))}
+        onDelete={
+          last
+            ? undefined
+            : () =>
+                remove(
+                  () => api.deleteProject(p.id),
+                  () => api.restoreProject(p.id),
+                  p.name,
+                )
+        }
+      />
+      {scenes.map((s) => (
+        <Entry
+          key={s.id}
+          name={s.name}
+          current={s.id === open}
+          onOpen={() => goTo(s.id)}
+          onRename={(name) => renameScene(s, name)}
+          onDuplicate={() => run(api.duplicateScene(s.id).then((k) => goTo(k.id)))}
+          onDelete={
+            s.id === open && scenes.length === 1
+              ? undefined
+              : () => {
+                  remove(
+                    () => api.deleteScene(s.id),
+                    () => api.restoreScene(s.id),
+                    s.name,
+                  );
+                  const other = scenes.find((o) => o.id !== s.id);
+                  if (s.id === open && other) goTo(other.id);
+                }
+          }
+        />
+      ))}
+      <NameForm
+        label="New scene"
+        onName={(name) => run(api.createScene(p.id, name).then((k) => goTo(k.id)))}
+      />
+    </section>
+  );
+}
+
+interface EntryProps {
+  name: string;
+  heading?: boolean;
+  current?: boolean;
+  onOpen?: () => void;
+  onRename: (name: string) => void;
+  onDuplicate: () => void;
+  onDelete?: () => void;
+}
+
+function Entry({ name, heading, current, onOpen, onRename, onDuplicate, onDelete }: EntryProps) {
+  const [renaming, setRenaming] = useState(false);
+  if (renaming) {
+    return (
+      <NameForm
+        label="Name"
+        start={name}
+        onName={(n) => {
+          setRenaming(false);
+          if (n !== name) onRename(n);
+        }}
+        onCancel={() => setRenaming(false)}
+      />
+    );
+  }
+  return (
+    <div className={`group flex items-center rounded-md ${current ? 'bg-wash' : 'hover:bg-paper'}`}>
+      {heading ? (
+        <h2 className="min-w-0 flex-1 truncate px-2 py-1.5 font-semibold">{name}</h2>
+      ) : (
+        <button
+          type="button"
+          className="min-w-0 flex-1 truncate px-2 py-1.5 pl-4 text-left"
+          aria-current={current}
+          onClick={onOpen}
+        >
+          {name}
+        </button>
+      )}
+      <Action label={`Rename ${name}`} onClick={() => setRenaming(true)}>
+        <Pencil className="size-3.5" />
+      </Action>
+      <Action label={`Duplicate ${name}`} onClick={onDuplicate}>
+        <Copy className="size-3.5" />
+      </Action>
+      {onDelete && (
+        <Action label={`Delete ${name}`} onClick={onDelete}>
+          <Trash2 className="size-3.5" />
+        </Action>
+      )}
+    </div>
+  );
+}
+
+interface ActionProps {
+  label: string;
+  onClick: () => void;
+  children: React.ReactNode;
+}
+
+function Action({ label, onClick, children }: ActionProps) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      className="p-1.5 text-soft hover:text-ink"
+      onClick={onClick}
+    >
+      {children}
+    </button>
+  );
+}
+
+interface NameFormProps {
+  label: string;
+  start?: string;
+  onName: (name: string) => void;
+  onCancel?: () => void;
+}
+
+/** A name to type: a button at first, unless it begins with a name. */
+function NameForm({ label, start, onName, onCancel }: NameFormProps) {
+  const [text, setText] = useState<string | null>(start ?? null);
+  if (text === null) {
+    return (
+      <button
+        type="button"
+        className="flex w-full items-center gap-1.5 rounded-md px-2 py-1.5 text-teal hover:bg-paper"
+        onClick={() => setText('')}
+      >
+        <Plus className="size-3.5" /> {label}
+      </button>
+    );
+  }
+  const end = () => {
+    setText(null);
+    onCancel?.();
+  };
+  return (
+    <form
+      className="flex gap-1.5 p-1"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (text.trim()) onName(text.trim());
+        setText(null);
+      }}
+    >
+      <input
+        autoFocus
+        className="field"
+        aria-label={label}
+        placeholder={label}
+        maxLength={200}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        onKeyDown={(e) => {
+          if (e.key !== 'Escape') return;
+          e.stopPropagation();
+          end();
+        }}
+      />
+      <button type="submit" className="btn" disabled={!text.trim()}>
+        OK
+      </button>
+    </form>
+  );
+}
+
+function Deleted({ projects, run }: { projects: Project[]; run: Run }) {
+  const gone = projects.flatMap((p) =>
+    p.deleted
+      ? [
+          {
+            id: p.id,
+            name: p.name,
+            what: 'project',
+            back: () => api.restoreProject(p.id) as Promise<unknown>,
+          },
+        ]
+      : p.scenes
+          .filter((s) => s.deleted)
+          .map((s) => ({
+            id: s.id,
+            name: s.name,
+            what: `scene of ${p.name}`,
+            back: () => api.restoreScene(s.id) as Promise<unknown>,
+          })),
+  );
+  if (gone.length === 0) return null;
+  return (
+    <details className="mt-1 px-2">
+      <summary className="cursor-pointer py-1 text-soft">Deleted ({gone.length})</summary>
+      {gone.map((g) => (
+        <div key={g.id} className="flex items-center gap-2 py-0.5">
+          <span className="min-w-0 flex-1 truncate" title={g.what}>
+            {g.name}
+          </span>
+          <button type="button" className="btn" onClick={() => run(g.back())}>
+            <RotateCcw className="size-3.5" /> Restore
+          </button>
+        </div>
+      ))}
+    </details>
+  );
+}

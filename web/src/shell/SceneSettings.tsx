@@ -1,0 +1,93 @@
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import { ChevronDown } from 'lucide-react';
+import type { SceneDoc } from '../core/document';
+import { change, useEditor } from '../state/editor';
+import { RATES, rateLabel } from '../stage/time';
+import { Choice } from '../ui/Choice';
+import { ColourField } from '../ui/ColourField';
+import { NumberField } from '../ui/NumberField';
+
+const SIZES: { label: string; size: [number, number] }[] = [
+  { label: 'Wide 1920', size: [1920, 1080] },
+  { label: 'Square 1080', size: [1080, 1080] },
+  { label: 'Tall 1080', size: [1080, 1920] },
+  { label: 'Ultra 3840', size: [3840, 2160] },
+];
+
+/** Frame size, frame rate, length and background of the scene. */
+export function SceneSettings() {
+  const doc = useEditor((s) => s.doc);
+  if (!doc) return null;
+  const put = (parts: Partial<SceneDoc>) => change((d) => ({ ...d, ...parts }), 'settings');
+  return (
+    <Popover>
+      <PopoverButton className="flex items-center gap-1 rounded-md px-1 py-0.5 hover:text-ink">
+        {doc.width} × {doc.height} · {rateLabel(doc.rate)} fps · {doc.length} s
+        <ChevronDown className="size-3.5" />
+      </PopoverButton>
+      <PopoverPanel
+        anchor="bottom start"
+        className="menu w-76 p-3.5 [--anchor-gap:4px]"
+        aria-label="Scene settings"
+      >
+        <h2 className="section-title">Frame</h2>
+        <div className="mb-2 grid grid-cols-2 gap-1.5">
+          {SIZES.map((s) => (
+            <button
+              key={s.label}
+              type="button"
+              className={`btn ${doc.width === s.size[0] && doc.height === s.size[1] ? 'border-teal text-teal' : ''}`}
+              onClick={() => put({ width: s.size[0], height: s.size[1] })}
+            >
+              {s.label}
+            </button>
+          ))}
+        </div>
+        <NumberField
+          label="Width"
+          unit="px"
+          decimals={0}
+          value={doc.width}
+          onChange={(width) => put({ width })}
+        />
+        <NumberField
+          label="Height"
+          unit="px"
+          decimals={0}
+          value={doc.height}
+          onChange={(height) => put({ height })}
+        />
+        <Choice
+          label="Frame rate"
+          value={doc.rate}
+          options={RATES.map((r) => ({ value: r.value, label: `${r.label} fps` }))}
+          onChange={(rate) => put({ rate })}
+        />
+        <NumberField
+          label="Length"
+          unit="s"
+          decimals={3}
+          step={0.5}
+          value={doc.length}
+          onChange={(length) => put({ length })}
+        />
+        <label className="mt-3 mb-2 flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-(--teal)"
+            checked={doc.background !== null}
+            onChange={(e) => put({ background: e.target.checked ? '#F3E9D2' : null })}
+          />
+          Background colour
+        </label>
+        {doc.background !== null && (
+          <ColourField
+            label="Background"
+            value={doc.background}
+            onChange={(background) => put({ background })}
+          />
+        )}
+      </PopoverPanel>
+    </Popover>
+  );
+}

@@ -1,0 +1,64 @@
+import { useEffect, useState } from 'react';
+import { setTime, useEditor } from '../state/editor';
+import { FrameCanvas } from './FrameCanvas';
+import { pause } from './playback';
+
+/** Small pictures of the first frame, the frames at keyframes, and the last. */
+export function Poses() {
+  const doc = useEditor((s) => s.doc);
+  const poses = useEditor((s) => s.summary?.poses);
+  const time = useEditor((s) => s.time);
+  const opened = useSettled(useEditor((s) => s.opened));
+  if (!doc || !poses) return null;
+  const height = 70;
+  const width = Math.min(140, (height * doc.width) / doc.height);
+  return (
+    <section aria-label="Poses" className="shrink-0">
+      <h2 className="mb-1 font-semibold">Poses</h2>
+      <ul className="flex gap-2 overflow-x-auto pb-1">
+        {poses.map((p, i) => {
+          const here = Math.abs(p.time - time) < 0.001;
+          return (
+            <li key={i} className="shrink-0">
+              <button
+                type="button"
+                className={`block overflow-hidden rounded-md border bg-sheet text-left ${here ? 'border-teal' : 'border-rule hover:border-soft'}`}
+                onClick={() => {
+                  pause();
+                  setTime(p.time);
+                }}
+              >
+                {/* Drawn once the editing rests: every pose is a whole frame to paint. */}
+                <FrameCanvas
+                  opened={opened}
+                  time={p.time}
+                  width={width}
+                  height={(width * doc.height) / doc.width}
+                  label={`Frame at ${p.time.toFixed(2)} seconds`}
+                />
+                <span
+                  className="flex justify-between gap-2 px-1.5 py-1 text-[11px]"
+                  style={{ width }}
+                >
+                  <span className="truncate font-medium" title={p.label}>
+                    {p.label}
+                  </span>
+                  <span className="shrink-0 text-soft">{p.time.toFixed(2)} s</span>
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function useSettled(value: number): number {
+  const [settled, setSettled] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(value), 200);
+    return () => clearTimeout(timer);
+  }, [value]);
+  return settled;
+}

@@ -1,0 +1,133 @@
+import { Maximize2, Minimize2, Pause, Play, Repeat, StepBack, StepForward } from 'lucide-react';
+import { framesPerSecond } from '../core/document';
+import { setTime, useEditor } from '../state/editor';
+import { pause, play, useAchieved } from './playback';
+import { clock } from './time';
+
+/** Goes to the keyframe before or after the playhead, of any value of the chosen item. */
+export function goToKeyframe(way: -1 | 1): void {
+  const { summary, selected, time, doc } = useEditor.getState();
+  if (!summary || !doc) return;
+  const half = 0.5 / framesPerSecond(doc.rate);
+  const times = Object.values(summary.items[selected ?? '']?.channels ?? {})
+    .flatMap((keys) => (keys ?? []).map((k) => k.time))
+    .sort((a, b) => a - b);
+  const next =
+    way > 0 ? times.find((t) => t > time + half) : times.filter((t) => t < time - half).at(-1);
+  if (next !== undefined) setTime(next);
+}
+
+export function stepFrame(way: number): void {
+  const { doc, time } = useEditor.getState();
+  pause();
+  if (doc) setTime(time + way / framesPerSecond(doc.rate));
+}
+
+/** Play, time, scrub, loop, steps. */
+export function Transport() {
+  const doc = useEditor((s) => s.doc);
+  const time = useEditor((s) => s.time);
+  const playing = useEditor((s) => s.playing);
+  const loop = useEditor((s) => s.loop);
+  const full = useEditor((s) => s.full);
+  const frames = useEditor((s) => s.summary?.frames ?? 1);
+  const rate = useAchieved((s) => s.rate);
+  if (!doc) return null;
+  const fps = framesPerSecond(doc.rate);
+  const slow = rate !== null && rate < fps * 0.95;
+  return (
+    <div className="flex shrink-0 flex-col gap-1 py-2" aria-label="Transport" role="group">
+      <input
+        type="range"
+        aria-label="Playhead"
+        aria-valuetext={clock(doc, time)}
+        className="h-4 w-full cursor-pointer accent-(--vermilion)"
+        min={0}
+        max={frames - 1}
+        step={1}
+        value={Math.round(time * fps)}
+        onChange={(e) => {
+          pause();
+          setTime(Number(e.target.value) / fps);
+        }}
+      />
+      <div className="flex items-center gap-1.5">
+        <button
+          type="button"
+          className="flex size-9 shrink-0 items-center justify-center rounded-full bg-ink text-sheet"
+          aria-label={playing ? 'Pause' : 'Play'}
+          onClick={() => (playing ? pause() : play())}
+        >
+          {playing ? <Pause className="size-4.5" /> : <Play className="ml-0.5 size-4.5" />}
+        </button>
+        <output
+          className="w-22 font-head text-[19px] font-semibold"
+          aria-label="Time, minutes seconds frames"
+        >
+          {clock(doc, time)}
+        </output>
+        <button
+          type="button"
+          className="btn px-1.5"
+          aria-label="Back one frame"
+          title="Back one frame (,)"
+          onClick={() => stepFrame(-1)}
+        >
+          <StepBack className="size-4" />
+        </button>
+        <button
+          type="button"
+          className="btn px-1.5"
+          aria-label="On one frame"
+          title="On one frame (.)"
+          onClick={() => stepFrame(1)}
+        >
+          <StepForward className="size-4" />
+        </button>
+        <button
+          type="button"
+          className={`btn ${loop ? 'text-teal' : 'text-soft'}`}
+          aria-pressed={loop}
+          onClick={() => useEditor.setState({ loop: !loop })}
+        >
+          <Repeat className="size-4" /> {loop ? 'Loop on' : 'Loop off'}
+        </button>
+        <button
+          type="button"
+          className="btn"
+          aria-pressed={full}
+          title="The frame without overlays (F)"
+          onClick={() => useEditor.setState({ full: !full })}
+        >
+          {full ? <Minimize2 className="size-4" /> : <Maximize2 className="size-4" />}
+          {full ? 'Workbench' : 'Full frame'}
+        </button>
+        <span
+          className={`ml-1 min-w-0 truncate text-[12px] ${slow ? 'text-ochre' : 'text-soft'}`}
+          role="status"
+        >
+          {rate !== null &&
+            `${rate.toFixed(rate < fps * 0.995 ? 1 : 0)} of ${fps.toFixed(fps % 1 ? 3 : 0)} fps`}
+        </span>
+        <div className="ml-auto flex shrink-0 gap-1.5">
+          <button
+            type="button"
+            className="btn"
+            title="Previous keyframe (K)"
+            onClick={() => goToKeyframe(-1)}
+          >
+            ◂ Key
+          </button>
+          <button
+            type="button"
+            className="btn"
+            title="Next keyframe (L)"
+            onClick={() => goToKeyframe(1)}
+          >
+            Key ▸
+          </button>
+        </div>
+      </div>
+    </div>
+  );
+}

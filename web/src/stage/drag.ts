@@ -1,0 +1,41 @@
+import { endGesture } from '../state/editor';
+
+/**
+ * Follows a pointer from press to release, in the coordinates that {@code toScene} gives. The whole
+ * drag is one step of the history.
+ */
+export function drag(
+  e: React.PointerEvent<Element>,
+  toScene: (event: { clientX: number; clientY: number }) => [number, number],
+  onMove: (x: number, y: number, event: PointerEvent) => void,
+  onEnd?: () => void,
+): void {
+  if (e.button !== 0) return;
+  e.preventDefault();
+  e.stopPropagation();
+  endGesture();
+  let waiting: PointerEvent | null = null;
+  let handle = 0;
+  const flush = () => {
+    handle = 0;
+    if (waiting) onMove(...toScene(waiting), waiting);
+    waiting = null;
+  };
+  // Several pointer events a frame would each prepare the scene; the last one counts.
+  const move = (m: PointerEvent) => {
+    waiting = m;
+    handle ||= requestAnimationFrame(flush);
+  };
+  const up = () => {
+    window.removeEventListener('pointermove', move);
+    window.removeEventListener('pointerup', up);
+    window.removeEventListener('pointercancel', up);
+    if (handle) cancelAnimationFrame(handle);
+    flush();
+    endGesture();
+    onEnd?.();
+  };
+  window.addEventListener('pointermove', move);
+  window.addEventListener('pointerup', up);
+  window.addEventListener('pointercancel', up);
+}

@@ -1,0 +1,270 @@
+import { create } from 'zustand';
+import * as core from '../core/core';
+import type { Edit, Problem, Summary } from '../core/core';
+import type { Channel, Knot, Lettering, Picture, SceneDoc } from '../core/document';
+import { framesPerSecond } from '../core/document';
+import { api } from '../api/client';
+import { notify } from './notices';
+
+export type Tab = 'words' | 'path' | 'seat' | 'move' | 'dress' | 'export';
+export const TABS: Tab[] = ['words', 'path', 'seat', 'move', 'dress', 'export'];
+
+/** What the stage shows over the picture. */
+export interface Overlays {
+  path: boolean;
+  direction: boolean;
+  thirds: boolean;
+  safe: boolean;
+}
+
+interface Editor {
+  sceneId: string | null;
+  projectId: string | null;
+  doc: SceneDoc | null;
+  summary: Summary | null;
+  /** Counts what the core has opened; whoever draws from the core follows it. */
+  opened: number;
+  past: SceneDoc[];
+  future: SceneDoc[];
+  selected: string | null;
+  tab: Tab;
+  time: number;
+  playing: boolean;
+  loop: boolean;
+  full: boolean;
+  charted: Channel;
+  keyframe: number | null;
+  point: number | null;
+  /** The points of a curve being drawn. */
+  drawing: Knot[] | null;
+  overlays: Overlays;
+}
+
+export const useEditor = create<Editor>(() => ({
+  sceneId: null,
+  projectId: null,
+  doc: null,
+  summary: null,
+  opened: 0,
+  past: [],
+  future: [],
+  selected: null,
+  tab: 'move',
+  time: 0,
+  playing: false,
+  loop: true,
+  full: false,
+  charted: 'pathOffset',
+  keyframe: null,
+  point: null,
+  drawing: null,
+  overlays: { path: true, direction: true, thirds: false, safe: false },
+}));
+
+const { getState: get, setState: set } = useEditor;
+
+let ticket = 0;
+
+/** Gives a document to the core, first fetching the shapes of texts it does not know yet. */
+async function openInCore(doc: SceneDoc): Promise<void> {
+  const mine = ++ticket;
+  let answer = core.open(doc);
+  if (answer.kind === 'missing') {
+    try {
+      const wanted = answer.missing;
+      const runs = await api.shape(wanted);
+      wanted.forEach((w, i) => core.putRun(w.key, JSON.stringify(runs[i])));
+    } catch {
+      // The rest of the scene is shown; the words come once the server is back.
+      setTimeout(() => mine === ticket && void openInCore(doc), 1500);
+    }
+    if (mine !== ticket) return;
+    answer = core.open(doc, true);
+  }
+  if (answer.kind === 'open') set({ summary: answer.summary, opened: get().opened + 1 });
+}
+
+/** Shows a scene from its beginning, with an empty history. */
+export function showScene(sceneId: string, projectId: string, doc: SceneDoc): void {
+  const last = [...doc.stack].reverse().find((id) => doc.letterings.some((l) => l.id === id));
+  set({
+    sceneId,
+    projectId,
+    doc,
+    past: [],
+    future: [],
+    selected: last ?? null,
+    playing: false,
+    time: restTime(doc),
+    keyframe: null,
+    point: null,
+    drawing: null,
+  });
+  void openInCore(doc);
+}
+
+/** A third into the scene there is more to see than on an empty first frame. */
+function restTime(doc: SceneDoc): number {
+  return onFrame(doc, doc.length / 3);
+}
+
+/** The time of the frame nearest to a time, within the scene. */
+export function onFrame(doc: SceneDoc, time: number): number {
+  const fps = framesPerSecond(doc.rate);
+  const last = Math.max(0, Math.round(doc.length * fps) - 1);
+  return Math.min(Math.max(Math.round(time * fps), 0), last) / fps;
+}
+
+let lastMerge = '';
+let lastEdit = 0;
+
+/**
+ * Puts another document in the place of the present one, as one step that can be undone. Edits with
+ * the same {@code merge} word soon after each other are one step. A document with problems is not
+ * taken: nothing changes, and the problems are given back.
+ */
+export function replaceDoc(next: SceneDoc, merge = ''): Problem[] {
+  const { doc, past } = get();
+  if (!doc || next === doc) return [];
+  const answer = core.open(next);
+  if (answer.kind === 'problems') return answer.problems;
+  const now = Date.now();
+  const merged = merge !== '' && merge === lastMerge && now - lastEdit < 1500;
+  lastMerge = merge;
+  lastEdit = now;
+  set({ doc: next, past: merged ? past : [...past, doc], future: [] });
+  if (answer.kind === 'open') {
+    ticket++;
+    set({ summary: answer.summary, opened: get().opened + 1 });
+  } else {
+    void openInCore(next);
+  }
+  return [];
+}
+
+/** Ends a gesture: the next edit is a step of its own. */
+export function endGesture(): void {
+  lastMerge = '';
+}
+
+/** {@link replaceDoc} that tells problems in a notice. */
+export function change(update: (doc: SceneDoc) => SceneDoc, merge = ''): Problem[] {
+  const { doc } = get();
+  if (!doc) return [];
+  const problems = replaceDoc(update(doc), merge);
+  if (problems.length > 0) notify(problemText(problems[0]!), 'error');
+  return problems;
+}
+
+/** An edit by the rules of the core. */
+export function applyEdit(edit: Edit, merge = ''): Problem[] {
+  const { doc } = get();
+  if (!doc) return [];
+  const next = core.edit(doc, edit);
+  if ('error' in next) {
+    notify(next.error, 'error');
+    return [];
+  }
+  return change(() => next, merge);
+}
+
+/** A problem as one sentence, without the document's brackets and dots. */
+export function problemText(p: Problem): string {
+  const field = p.path.replace(/^\$\.?/, '').replace(/\[(\d+)\]/g, (_, i) => ` ${Number(i) + 1}`);
+  const named = field.replace(/\./g, ', ') || 'The scene';
+  return `${named} ${p.reason}${p.allowed ? `; allowed: ${p.allowed}` : ''}`;
+}
+
+export function undo(): void {
+  const { doc, past, future } = get();
+  const last = past.at(-1);
+  if (!doc || !last) return;
+  endGesture();
+  set({
+    doc: last,
+    past: past.slice(0, -1),
+    future: [doc, ...future],
+    keyframe: null,
+    point: null,
+  });
+  void openInCore(last);
+}
+
+export function redo(): void {
+  const { doc, past, future } = get();
+  const next = future[0];
+  if (!doc || !next) return;
+  endGesture();
+  set({ doc: next, past: [...past, doc], future: future.slice(1), keyframe: null, point: null });
+  void openInCore(next);
+}
+
+export function letteringOf(doc: SceneDoc | null, id: string | null): Lettering | undefined {
+  return doc?.letterings.find((l) => l.id === id);
+}
+
+export function pictureOf(doc: SceneDoc | null, id: string | null): Picture | undefined {
+  return doc?.pictures.find((p) => p.id === id);
+}
+
+/** The chosen lettering, with the parts that an update names. */
+export function changeLettering(id: string, parts: Partial<Lettering>, merge = ''): Problem[] {
+  return change(
+    (doc) => ({
+      ...doc,
+      letterings: doc.letterings.map((l) => (l.id === id ? { ...l, ...parts } : l)),
+    }),
+    merge,
+  );
+}
+
+export function select(id: string | null): void {
+  set({ selected: id, keyframe: null, point: null });
+}
+
+export function setTime(time: number): void {
+  const { doc } = get();
+  if (doc) set({ time: onFrame(doc, time) });
+}
+
+/**
+ * Sets a value at the playhead. One that moves gets a keyframe there, and a notice says so; with
+ * {@code whole} the whole movement is shifted instead.
+ */
+export function setValue(item: string, channel: Channel, value: number, whole = false, merge = '') {
+  const { time, summary } = get();
+  const keys = summary?.items[item]?.channels[channel];
+  if (whole && keys) {
+    const by = value - core.value(item, channel, time);
+    return applyEdit({ op: 'shift', item, channel, by }, merge);
+  }
+  const problems = applyEdit({ op: 'set', item, channel, time, value }, merge);
+  const after = get().summary?.items[item]?.channels[channel];
+  if (keys && after && after.length > keys.length) {
+    notify(`Keyframe set for ${CHANNEL_LABELS[channel].toLowerCase()}`, 'info', {
+      label: 'Undo',
+      run: undo,
+    });
+  }
+  return problems;
+}
+
+export const CHANNEL_LABELS: Record<Channel, string> = {
+  pathOffset: 'Path offset',
+  startMargin: 'Start margin',
+  endMargin: 'End margin',
+  baselineShift: 'Baseline shift',
+  size: 'Size',
+  opacity: 'Opacity',
+  rotation: 'Rotation',
+};
+
+export const CHANNEL_UNITS: Record<Channel, string> = {
+  pathOffset: 'px',
+  startMargin: 'px',
+  endMargin: 'px',
+  baselineShift: 'px',
+  size: 'px',
+  opacity: '%',
+  rotation: '°',
+};

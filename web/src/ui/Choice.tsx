@@ -1,0 +1,77 @@
+import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
+import { Check, ChevronDown } from 'lucide-react';
+import type { CSSProperties } from 'react';
+
+interface Option<T extends string> {
+  value: T;
+  label: string;
+  detail?: string;
+  style?: CSSProperties;
+}
+
+interface Props<T extends string> {
+  label: string;
+  value: T;
+  options: Option<T>[];
+  onChange: (value: T) => void;
+  /** Without its label in sight; it is still told to those who listen. */
+  bare?: boolean;
+}
+
+/** One of several, from a list. */
+export function Choice<T extends string>({ label, value, options, onChange, bare }: Props<T>) {
+  const chosen = options.find((o) => o.value === value);
+  return (
+    <div className={bare ? '' : 'mb-1.5 flex items-center gap-2'}>
+      {!bare && <span className="w-23 shrink-0 text-soft">{label}</span>}
+      <Listbox value={value} onChange={onChange}>
+        <ListboxButton
+          aria-label={`${label}: ${chosen?.label ?? value}`}
+          className="field flex items-center justify-between gap-1 text-left"
+        >
+          <span className="truncate" style={chosen?.style}>
+            {chosen?.label ?? value}
+          </span>
+          <ChevronDown className="size-3.5 shrink-0 text-soft" />
+        </ListboxButton>
+        <ListboxOptions anchor="bottom start" className="menu max-h-80 [--anchor-gap:4px]">
+          {options.map((o) => (
+            <ListboxOption key={o.value} value={o.value} className="menu-item cursor-pointer">
+              <Check className={`size-3.5 ${o.value === value ? '' : 'invisible'}`} />
+              <span style={o.style}>{o.label}</span>
+              {o.detail && <span className="ml-auto pl-4 text-[12px] text-soft">{o.detail}</span>}
+            </ListboxOption>
+          ))}
+        </ListboxOptions>
+      </Listbox>
+      {!bare && <span className="w-5 shrink-0" />}
+    </div>
+  );
+}
+
+/** One of a few, side by side. */
+export function Segments<T extends string>({ label, value, options, onChange }: Props<T>) {
+  return (
+    <div className="mb-1.5 flex items-center gap-2" role="radiogroup" aria-label={label}>
+      <span className="w-23 shrink-0 text-soft">{label}</span>
+      <div className="flex h-7 min-w-0 flex-1 rounded-md border border-rule bg-sheet p-0.5">
+        {options.map((o) => (
+          <button
+            key={o.value}
+            type="button"
+            role="radio"
+            aria-checked={o.value === value}
+            title={o.detail}
+            className={`min-w-0 flex-1 truncate rounded-[5px] px-1 ${
+              o.value === value ? 'bg-wash font-semibold text-teal' : 'text-soft hover:text-ink'
+            }`}
+            onClick={() => onChange(o.value)}
+          >
+            {o.label}
+          </button>
+        ))}
+      </div>
+      <span className="w-5 shrink-0" />
+    </div>
+  );
+}

@@ -1,0 +1,42 @@
+import { useState } from 'react';
+import { endGesture } from '../state/editor';
+
+interface Props {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+}
+
+/** A colour as a swatch to pick from and as #RRGGBB to type. */
+export function ColourField({ label, value, onChange }: Props) {
+  const [text, setText] = useState<string | null>(null);
+  const commit = () => {
+    const hex = /^#?([0-9a-f]{6})$/i.exec((text ?? '').trim())?.[1];
+    if (hex && `#${hex.toUpperCase()}` !== value) onChange(`#${hex.toUpperCase()}`);
+    setText(null);
+  };
+  return (
+    <div className="mb-1.5 flex items-center gap-2">
+      <span className="w-23 shrink-0 text-soft">{label}</span>
+      <div className="flex min-w-0 flex-1 items-center gap-1.5">
+        <input
+          type="color"
+          aria-label={`${label}: pick`}
+          className="h-7 w-9 shrink-0 cursor-pointer rounded-md border border-rule bg-sheet p-0.5"
+          value={value.toLowerCase()}
+          onChange={(e) => onChange(e.target.value.toUpperCase())}
+          onBlur={endGesture}
+        />
+        <input
+          aria-label={`${label}: six hexadecimal digits`}
+          className="field"
+          value={text ?? value}
+          onChange={(e) => setText(e.target.value)}
+          onBlur={commit}
+          onKeyDown={(e) => e.key === 'Enter' && commit()}
+        />
+      </div>
+      <span className="w-5 shrink-0" />
+    </div>
+  );
+}

@@ -1,0 +1,124 @@
+import { useId, useRef, useState, type ReactNode } from 'react';
+import { endGesture, problemText } from '../state/editor';
+import type { Problem } from '../core/core';
+import { readNumber, shown } from './arithmetic';
+
+interface Props {
+  label: string;
+  value: number;
+  unit?: string;
+  decimals?: number;
+  step?: number;
+  /** What other units mean here, such as "%" of a length. */
+  units?: Record<string, (value: number) => number>;
+  /** Sets the value; problems are shown under the field and the old value stays. */
+  onChange: (value: number, whole: boolean) => Problem[] | void;
+  disabled?: boolean;
+  children?: ReactNode;
+}
+
+/**
+ * A number with its label: type (also arithmetic and units), step with the arrow keys, Shift for
+ * ten, or drag on the label.
+ */
+export function NumberField(props: Props) {
+  const { label, value, unit = '', decimals = 1, step = 1, units = {}, onChange } = props;
+  const id = useId();
+  const [text, setText] = useState<string | null>(null);
+  const [error, setError] = useState('');
+  const alt = useRef(false);
+
+  const put = (next: number) => {
+    const problem = onChange(next, alt.current)?.[0];
+    setError(problem ? problemText(problem) : '');
+    return !problem;
+  };
+
+  const commit = () => {
+    if (text === null) return;
+    const read = readNumber(text);
+    const convert = read && read.unit !== '' ? units[read.unit] : undefined;
+    if (!read || (read.unit && !convert && read.unit !== unit && read.unit !== 'deg')) {
+      setError(`“${text}” is not a number here`);
+    } else if (shown(read.value, decimals) === shown(value, decimals) && !convert) {
+      setText(null);
+      setError('');
+    } else if (put(convert ? convert(read.value) : read.value)) {
+      setText(null);
+    }
+    endGesture();
+  };
+
+  const scrub = (e: React.PointerEvent<HTMLLabelElement>) => {
+    if (props.disabled || e.button !== 0) return;
+    const from = e.clientX;
+    const begin = value;
+    const target = e.currentTarget;
+    target.setPointerCapture(e.pointerId);
+    const move = (m: PointerEvent) => {
+      alt.current = m.altKey;
+      const by = Math.round(m.clientX - from) * step * (m.shiftKey ? 10 : 1);
+      if (by !== 0) put(begin + by);
+    };
+    const up = () => {
+      target.removeEventListener('pointermove', move);
+      alt.current = false;
+      endGesture();
+    };
+    target.addEventListener('pointermove', move);
+    target.addEventListener('pointerup', up, { once: true });
+    target.addEventListener('pointercancel', up, { once: true });
+  };
+
+  const keys = (e: React.KeyboardEvent) => {
+    alt.current = e.altKey;
+    if (e.key === 'Enter') commit();
+    else if (e.key === 'Escape') {
+      setText(null);
+      setError('');
+    } else if (e.key === 'ArrowUp' || e.key === 'ArrowDown') {
+      e.preventDefault();
+      const by = step * (e.shiftKey ? 10 : 1) * (e.key === 'ArrowUp' ? 1 : -1);
+      setText(null);
+      put(Number((value + by).toFixed(6)));
+    }
+  };
+
+  return (
+    <div className="mb-1.5">
+      <div className="flex items-center gap-2">
+        <label
+          htmlFor={id}
+          className="w-23 shrink-0 cursor-ew-resize touch-none text-soft select-none"
+          onPointerDown={scrub}
+          title="Drag to change"
+        >
+          {label}
+        </label>
+        <div className="relative min-w-0 flex-1">
+          <input
+            id={id}
+            className={`field pr-8 ${error ? 'border-vermilion' : ''}`}
+            value={text ?? shown(value, decimals)}
+            disabled={props.disabled}
+            inputMode="decimal"
+            aria-invalid={error !== ''}
+            onChange={(e) => setText(e.target.value)}
+            onFocus={(e) => e.target.select()}
+            onBlur={commit}
+            onKeyDown={keys}
+          />
+          <span className="pointer-events-none absolute inset-y-0 right-2 flex items-center text-soft">
+            {unit}
+          </span>
+        </div>
+        {props.children ?? <span className="w-5 shrink-0" />}
+      </div>
+      {error && (
+        <p role="alert" className="mt-1 ml-25 text-[12px] leading-snug text-vermilion">
+          {error}
+        </p>
+      )}
+    </div>
+  );
+}

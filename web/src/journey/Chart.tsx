@@ -288,18 +288,15 @@ function Playhead({ item, channel, scale, toChart }: PartProps) {
         className="pointer-events-none stroke-vermilion"
         strokeWidth={1.5}
       />
-      <rect
-        x={scale.left - 9}
-        y={y - 4.5}
-        width={9}
-        height={9}
+      <path
+        d={`M${scale.left - 4} ${y - 6}L${scale.left + 6} ${y}L${scale.left - 4} ${y + 6}Z`}
         className="pointer-events-none fill-vermilion"
       />
       <text
         x={scale.right - 4}
         y={y - 5}
         textAnchor="end"
-        className="pointer-events-none fill-vermilion text-[11px]"
+        className="halo pointer-events-none fill-vermilion text-[11px]"
       >
         {shown(speed, 0)} {CHANNEL_UNITS[channel]}/s
       </text>
@@ -365,7 +362,7 @@ function Ring({ item, channel, index, info, x, scale, toChart }: RingProps) {
           x={cx + (right ? 13 : -13)}
           y={cy + 4}
           textAnchor={right ? 'start' : 'end'}
-          className="pointer-events-none fill-ink text-[11px]"
+          className="halo pointer-events-none fill-ink text-[11px]"
         >
           {label}
         </text>

@@ -21,6 +21,7 @@ export function Journey() {
     ? ['pathOffset', 'startMargin', 'endMargin', 'baselineShift', 'size', 'opacity', 'rotation']
     : ['rotation', 'opacity'];
   const channel = channels.includes(wanted) ? wanted : channels[0]!;
+  const shown = useEditor((s) => s.summary?.items[s.selected ?? ''] !== undefined);
   const box = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState<[number, number]>([320, 400]);
   useEffect(() => {
@@ -29,7 +30,7 @@ export function Journey() {
     const observer = new ResizeObserver(() => setRoom([element.clientWidth, element.clientHeight]));
     observer.observe(element);
     return () => observer.disconnect();
-  }, [selected]);
+  }, [shown]);
 
   const item = summary?.items[selected ?? ''];
   const samples = useMemo(

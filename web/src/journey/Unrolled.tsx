@@ -23,6 +23,8 @@ export function Unrolled({ id, scale }: { id: string; scale: Scale }) {
     [length, 'end'],
   ];
   const [tail, head] = [scale.x(band[0]!), scale.x(band[1]!)];
+  // About six pixels a letter: what does not fit is drawn narrower, not cut.
+  const tooLong = head - tail > 12 && text.length * 6 > head - tail - 8;
   return (
     <svg
       width={scale.width}
@@ -61,7 +63,12 @@ export function Unrolled({ id, scale }: { id: string; scale: Scale }) {
           className="fill-wash stroke-teal"
         />
         <svg x={tail} y={22} width={Math.max(2, head - tail)} height={15}>
-          <text x={4} y={11.5} className="fill-ink text-[11px] font-semibold">
+          <text
+            x={4}
+            y={11.5}
+            className="fill-ink text-[11px] font-semibold"
+            {...(tooLong ? { textLength: head - tail - 8, lengthAdjust: 'spacingAndGlyphs' } : {})}
+          >
             {text}
           </text>
         </svg>

@@ -117,11 +117,14 @@ function FileRow({ file, onRemove }: { file: ExportStatus; onRemove: () => void 
       </div>
       {busy && (
         <>
-          <progress
-            className="mt-1 h-1.5 w-full accent-(--teal)"
-            value={share}
+          <div
+            role="progressbar"
             aria-label="Progress"
-          />
+            aria-valuenow={Math.round(share * 100)}
+            className="mt-1.5 mb-1 h-1.5 overflow-hidden rounded-full bg-rule"
+          >
+            <div className="h-full bg-teal" style={{ width: `${share * 100}%` }} />
+          </div>
           <p className="text-[12px] text-soft">
             {file.state === 'waiting'
               ? 'Waiting for its turn'

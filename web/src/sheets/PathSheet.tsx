@@ -51,7 +51,6 @@ export function PathSheet({ lettering }: { lettering: Lettering }) {
             value={path.name}
             onChange={(e) => changePath({ ...path, name: e.target.value }, 'path-name')}
           />
-          <span className="w-5 shrink-0" />
         </div>
         {path.kind === 'circle' ? <CircleNumbers path={path} /> : <DrawnTools path={path} />}
         <button

@@ -3,6 +3,9 @@ import { setTime, useEditor } from '../state/editor';
 import { FrameCanvas } from './FrameCanvas';
 import { pause } from './playback';
 
+/** Width of a pose on screen: five of them stand side by side. */
+const TILE = 107;
+
 /** Small pictures of the first frame, the frames at keyframes, and the last. */
 export function Poses() {
   const doc = useEditor((s) => s.doc);
@@ -10,8 +13,7 @@ export function Poses() {
   const time = useEditor((s) => s.time);
   const opened = useSettled(useEditor((s) => s.opened));
   if (!doc || !poses) return null;
-  const height = 70;
-  const width = Math.min(140, (height * doc.width) / doc.height);
+  const width = Math.min(TILE, (60 * doc.width) / doc.height);
   return (
     <section aria-label="Poses" className="shrink-0">
       <h2 className="mb-1 font-semibold">Poses</h2>
@@ -29,16 +31,18 @@ export function Poses() {
                 }}
               >
                 {/* Drawn once the editing rests: every pose is a whole frame to paint. */}
-                <FrameCanvas
-                  opened={opened}
-                  time={p.time}
-                  width={width}
-                  height={(width * doc.height) / doc.width}
-                  label={`Frame at ${p.time.toFixed(2)} seconds`}
-                />
+                <span className="flex justify-center bg-surround">
+                  <FrameCanvas
+                    opened={opened}
+                    time={p.time}
+                    width={width}
+                    height={(width * doc.height) / doc.width}
+                    label={`Frame at ${p.time.toFixed(2)} seconds`}
+                  />
+                </span>
                 <span
                   className="flex justify-between gap-2 px-1.5 py-1 text-[11px]"
-                  style={{ width }}
+                  style={{ width: TILE }}
                 >
                   <span className="truncate font-medium" title={p.label}>
                     {p.label}

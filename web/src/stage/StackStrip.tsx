@@ -32,6 +32,7 @@ export function StackStrip() {
             <li key={id} className="shrink-0">
               <button
                 type="button"
+                ref={id === selected ? intoView : undefined}
                 draggable
                 aria-pressed={id === selected}
                 title={`${name}. Drag, or Alt with the arrow keys, to reorder`}
@@ -82,6 +83,10 @@ export function StackStrip() {
       </button>
     </div>
   );
+}
+
+function intoView(chip: HTMLButtonElement | null): void {
+  chip?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
 }
 
 interface ToolProps {

@@ -1,4 +1,5 @@
 import { useLayoutEffect, useRef, useState } from 'react';
+import { framesPerSecond } from '../core/document';
 import { SceneSettings } from '../shell/SceneSettings';
 import { useEditor } from '../state/editor';
 import { addLettering } from '../state/making';
@@ -6,6 +7,7 @@ import { FrameCanvas } from './FrameCanvas';
 import { Overlay } from './Overlay';
 import { Poses } from './Poses';
 import { ProofList } from './ProofList';
+import { useAchieved } from './playback';
 import { StackStrip } from './StackStrip';
 import { Transport } from './Transport';
 
@@ -35,6 +37,7 @@ function Picture() {
   const time = useEditor((s) => s.time);
   const full = useEditor((s) => s.full);
   const opened = useEditor((s) => s.opened);
+  const tab = useEditor((s) => s.tab);
   useLayoutEffect(() => {
     const element = box.current;
     if (!element) return;
@@ -42,19 +45,25 @@ function Picture() {
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
-  const scale = doc ? Math.min(room[0] / doc.width, room[1] / doc.height) : 0;
+  const fit = doc ? Math.min(room[0] / doc.width, room[1] / doc.height) : 0;
+  // Paths begin and end outside the frame: their points and stops must be in reach.
+  const scale = fit * (full || (tab !== 'path' && tab !== 'seat') ? 1 : 0.86);
   const [width, height] = doc ? [doc.width * scale, doc.height * scale] : [0, 0];
   return (
     <>
       {!full && doc && (
         <div className="flex h-7 shrink-0 items-center justify-between text-[12px] text-soft">
           <SceneSettings />
-          <span>Fit {Math.round(scale * 100)} %</span>
+          <span className="flex gap-3">
+            <AchievedRate />
+            Fit {Math.round(scale * 100)} %
+          </span>
         </div>
       )}
       <div
         ref={box}
         className="relative flex min-h-40 flex-1 items-center justify-center overflow-clip"
+        style={full || !doc ? undefined : { maxHeight: (room[0] * doc.height) / doc.width }}
       >
         {doc && scale > 0 && (
           <div className="relative shrink-0 shadow-sm" style={{ width, height }}>
@@ -84,5 +93,19 @@ function Picture() {
         )}
       </div>
     </>
+  );
+}
+
+/** How many frames a second are really shown, while playing. */
+function AchievedRate() {
+  const rate = useAchieved((s) => s.rate);
+  const fps = useEditor((s) => framesPerSecond(s.doc?.rate ?? '25'));
+  if (rate === null) return null;
+  const wanted = fps.toFixed(fps % 1 ? 3 : 0);
+  const slow = rate < fps * 0.95;
+  return (
+    <span role="status" data-testid="achieved" className={slow ? 'text-ochre' : ''}>
+      {slow ? `${rate.toFixed(1)} of ${wanted} fps: frames are skipped` : `${wanted} fps`}
+    </span>
   );
 }

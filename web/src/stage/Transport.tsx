@@ -1,7 +1,7 @@
 import { Maximize2, Minimize2, Pause, Play, Repeat, StepBack, StepForward } from 'lucide-react';
 import { framesPerSecond } from '../core/document';
 import { setTime, useEditor } from '../state/editor';
-import { pause, play, useAchieved } from './playback';
+import { pause, play } from './playback';
 import { clock } from './time';
 
 /** Goes to the keyframe before or after the playhead, of any value of the chosen item. */
@@ -31,10 +31,8 @@ export function Transport() {
   const loop = useEditor((s) => s.loop);
   const full = useEditor((s) => s.full);
   const frames = useEditor((s) => s.summary?.frames ?? 1);
-  const rate = useAchieved((s) => s.rate);
   if (!doc) return null;
   const fps = framesPerSecond(doc.rate);
-  const slow = rate !== null && rate < fps * 0.95;
   return (
     <div className="flex shrink-0 flex-col gap-1 py-2" aria-label="Transport" role="group">
       <input
@@ -102,13 +100,6 @@ export function Transport() {
           {full ? <Minimize2 className="size-4" /> : <Maximize2 className="size-4" />}
           {full ? 'Workbench' : 'Full frame'}
         </button>
-        <span
-          className={`ml-1 min-w-0 truncate text-[12px] ${slow ? 'text-ochre' : 'text-soft'}`}
-          role="status"
-        >
-          {rate !== null &&
-            `${rate.toFixed(rate < fps * 0.995 ? 1 : 0)} of ${fps.toFixed(fps % 1 ? 3 : 0)} fps`}
-        </span>
         <div className="ml-auto flex shrink-0 gap-1.5">
           <button
             type="button"

@@ -44,7 +44,6 @@ export function Choice<T extends string>({ label, value, options, onChange, bare
           ))}
         </ListboxOptions>
       </Listbox>
-      {!bare && <span className="w-5 shrink-0" />}
     </div>
   );
 }
@@ -62,7 +61,7 @@ export function Segments<T extends string>({ label, value, options, onChange }: 
             role="radio"
             aria-checked={o.value === value}
             title={o.detail}
-            className={`min-w-0 flex-1 truncate rounded-[5px] px-1 ${
+            className={`min-w-0 flex-auto truncate rounded-[5px] px-0.5 ${
               o.value === value ? 'bg-wash font-semibold text-teal' : 'text-soft hover:text-ink'
             }`}
             onClick={() => onChange(o.value)}
@@ -71,7 +70,6 @@ export function Segments<T extends string>({ label, value, options, onChange }: 
           </button>
         ))}
       </div>
-      <span className="w-5 shrink-0" />
     </div>
   );
 }

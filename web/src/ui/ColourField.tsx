@@ -36,7 +36,6 @@ export function ColourField({ label, value, onChange }: Props) {
           onKeyDown={(e) => e.key === 'Enter' && commit()}
         />
       </div>
-      <span className="w-5 shrink-0" />
     </div>
   );
 }

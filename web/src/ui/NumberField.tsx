@@ -112,7 +112,7 @@ export function NumberField(props: Props) {
             {unit}
           </span>
         </div>
-        {props.children ?? <span className="w-5 shrink-0" />}
+        {props.children}
       </div>
       {error && (
         <p role="alert" className="mt-1 ml-25 text-[12px] leading-snug text-vermilion">

@@ -1,6 +1,7 @@
 package rovingglyph.journey;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.TreeMap;
 import rovingglyph.scene.Channel;
@@ -22,9 +23,7 @@ public final class Poses {
     long last = scene.frameCount() - 1L;
     labels.put(0L, "First frame");
     labels.put(last, "Last frame");
-    List<Item> items = new ArrayList<>(scene.pictures());
-    items.addAll(scene.letterings());
-    for (Item item : items) {
+    for (Item item : moving(scene)) {
       for (Channel c : Channel.values()) {
         if (!item.hidden() && item.movable(c) != null) {
           item.movable(c).keyframes().forEach(k -> label(labels, scene, k, item, c, last));
@@ -36,6 +35,14 @@ public final class Poses {
     return out;
   }
 
+  /** The letterings; where none of them moves, the pictures. */
+  private static List<? extends Item> moving(Scene scene) {
+    boolean any =
+        scene.letterings().stream()
+            .anyMatch(l -> Arrays.stream(Channel.values()).anyMatch(c -> l.movable(c).moves()));
+    return any ? scene.letterings() : scene.pictures();
+  }
+
   private static void label(
       TreeMap<Long, String> labels, Scene scene, Keyframe k, Item item, Channel c, long last) {
     long frame = scene.rate().frameAt(k.time());
@@ -44,8 +51,12 @@ public final class Poses {
     }
     String label = c.label();
     if (k.landing() != null) {
-      String word = k.landing().kind().word();
-      label = word.substring(0, 1).toUpperCase() + word.substring(1);
+      label =
+          switch (k.landing().kind()) {
+            case OUT_BEFORE, OUT_AFTER -> "Just out";
+            case AT_REST -> "At rest";
+            case WHOLE_LAPS -> "Whole laps";
+          };
     }
     boolean says = k.landing() != null && item instanceof Lettering;
     if (says || !labels.containsKey(frame)) {

@@ -1,0 +1,75 @@
+package rovingglyph;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedLettering;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.type.Cluster;
+import rovingglyph.type.Outline;
+import rovingglyph.type.RunRequest;
+import rovingglyph.type.ShapedRun;
+
+/** Scenes with a made-up face: every letter is a box half an em wide, 0.1 to 0.4, and 0.7 high. */
+public final class TestScenes {
+  public static final double ADVANCE = 0.5;
+  private static final Outline BOX = Outline.of("M0.1 0L0.1 -0.7L0.4 -0.7L0.4 0Z");
+  private static final Map<String, ShapedRun> RUNS = new HashMap<>();
+
+  public static final String CIRCLE =
+      """
+      {"id":"p","name":"Ring","kind":"circle","centre":[500,500],"radius":200,"startAngle":-90}""";
+  public static final String LINE = drawn(100, 500, 900, 500);
+  public static final String CORNER =
+      """
+      {"id":"p","kind":"drawn","points":[{"x":100,"y":500},{"x":500,"y":500},{"x":500,"y":900}]}""";
+
+  private TestScenes() {}
+
+  public static String drawn(double... xy) {
+    StringBuilder points = new StringBuilder();
+    for (int i = 0; i < xy.length; i += 2) {
+      points.append(i > 0 ? "," : "");
+      points.append("{\"x\":").append(xy[i]).append(",\"y\":").append(xy[i + 1]).append('}');
+    }
+    return "{\"id\":\"p\",\"kind\":\"drawn\",\"points\":[" + points + "]}";
+  }
+
+  public static ShapedRun run(RunRequest request) {
+    return RUNS.computeIfAbsent(
+        request.text(),
+        text -> {
+          List<Cluster> clusters = new ArrayList<>();
+          for (char c : text.toCharArray()) {
+            List<Cluster.Glyph> glyphs = c == ' ' ? List.of() : List.of(new Cluster.Glyph(0, 0, 0));
+            clusters.add(new Cluster(String.valueOf(c), ADVANCE, glyphs, "", false));
+          }
+          return new ShapedRun(clusters, List.of(BOX), 0.8, 0.2);
+        });
+  }
+
+  /** A scene of 1000 x 1000 px, 25 fps, 4 s with one lettering "l" of size 100. */
+  public static String document(String path, String text, String seat, String more) {
+    return """
+        {"format":"roving-glyph-scene","version":1,"name":"Test","width":1000,"height":1000,
+         "rate":"25","length":4,"background":null,"paths":[%s],
+         "letterings":[{"id":"l","text":"%s","path":"p","size":100,"seat":{%s}%s}]}"""
+        .formatted(path, text, seat, more.isEmpty() ? "" : "," + more);
+  }
+
+  public static PreparedScene prepare(String document) {
+    return Preparation.prepare(SceneCodec.read(document), TestScenes::run);
+  }
+
+  public static PreparedLettering lettering(String path, String text, String seat) {
+    return prepare(document(path, text, seat, "")).letterings().get("l");
+  }
+
+  /** A path offset through these keyframes, as the field of a seat. */
+  public static String offsets(String... keyframes) {
+    return "\"pathOffset\":{\"keyframes\":[" + String.join(",", keyframes) + "]}";
+  }
+}

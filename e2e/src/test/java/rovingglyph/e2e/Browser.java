@@ -1,0 +1,48 @@
+package rovingglyph.e2e;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+
+/** Debian's headless Chromium, one for all tests of a run. */
+final class Browser {
+  private static Playwright playwright;
+  private static com.microsoft.playwright.Browser chromium;
+
+  private Browser() {}
+
+  /** A window of its own, with its own storage. */
+  static synchronized BrowserContext context(int width, int height) {
+    if (chromium == null) {
+      playwright =
+          Playwright.create(
+              new Playwright.CreateOptions()
+                  .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+      chromium =
+          playwright
+              .chromium()
+              .launch(
+                  new BrowserType.LaunchOptions()
+                      .setExecutablePath(Path.of("/usr/bin/chromium"))
+                      .setArgs(
+                          List.of(
+                              "--no-sandbox",
+                              "--disable-gpu",
+                              "--disable-quic",
+                              "--no-first-run",
+                              "--disable-background-networking",
+                              "--disable-component-update",
+                              "--disable-sync")));
+    }
+    return chromium.newContext(
+        new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(width, height));
+  }
+
+  static Page page() {
+    return context(1280, 800).newPage();
+  }
+}

@@ -1,0 +1,131 @@
+package rovingglyph.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Scene;
+import rovingglyph.server.TestServer;
+import rovingglyph.shaping.FaceCatalogue;
+import rovingglyph.shaping.Shaper;
+import rovingglyph.type.RunRequest;
+import rovingglyph.type.ShapedRunCodec;
+
+/** The same scenes on the JVM and in the core as the browser runs it. */
+class ParityTest {
+  private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
+  private static Page page;
+
+  @BeforeAll
+  static void loadTheCompiledCore() {
+    page = Browser.page();
+    page.route(
+        "**/parity/core.js",
+        r ->
+            r.fulfill(
+                new Route.FulfillOptions()
+                    .setContentType("text/javascript")
+                    .setPath(Path.of("../core-js/target/js/core.js"))));
+    page.navigate(TestServer.shared().address());
+  }
+
+  /** Scenes with every rule of the seat, sharp corners, own curves and all channels moving. */
+  private static List<String> documents() throws IOException {
+    String hard =
+        """
+        {"format":"roving-glyph-scene","version":1,"width":900,"height":600,"rate":"30000/1001","length":3,
+         "paths":[{"id":"z","kind":"drawn","points":[{"x":-40,"y":300,"out":[200,-500]},
+           {"x":400,"y":300,"in":[90,300],"out":[10,-10]},{"x":700,"y":100},{"x":850,"y":500}]},
+           {"id":"r","kind":"circle","centre":[450,300],"radius":210.5,"direction":"counterclockwise"}],
+         "letterings":[
+          {"id":"a","text":"Wind & string, 3 knots","path":"z","face":"pacifico","tracking":0.03,
+           "size":{"keyframes":[{"time":0,"value":40,"easing":[0.3,1.4,0.6,-0.2]},{"time":2,"value":70}]},
+           "rotation":{"keyframes":[{"time":0,"value":0,"easing":"gentle-both"},{"time":3,"value":200}]},
+           "seat":{"align":"middle","ends":"cut","baselineShift":6,"startMargin":30,
+             "pathOffset":{"keyframes":[{"time":0,"value":0,"landing":"out-before","easing":"gentle-stop"},
+               {"time":1,"value":0,"landing":"at-rest"},{"time":2.5,"value":0,"landing":"out-after"}]}}},
+          {"id":"b","text":"upright \\u05d0\\u05d1 \\ud83d\\ude00","path":"r","face":"bricolage-grotesque","size":52,
+           "axes":{"wght":333,"wdth":81},"seat":{"side":"right","orientation":"upright","align":"end",
+             "endMargin":17,"pathOffset":{"keyframes":[{"time":0,"value":-40},{"time":3,"value":0,"landing":"whole-laps","laps":2}]}}}]}""";
+    return List.of(
+        hard,
+        Files.readString(Path.of("../demo/kite-string-entrance.json")),
+        Files.readString(Path.of("../demo/wind-rose-badge.json")),
+        Files.readString(Path.of("../demo/dune-ribbon.json")));
+  }
+
+  private static Map<String, String> runs(Scene scene) {
+    Map<String, String> runs = new LinkedHashMap<>();
+    for (Lettering l : scene.letterings()) {
+      RunRequest r = Preparation.request(l);
+      runs.put(r.key(), ShapedRunCodec.write(SHAPER.run(r)).toString());
+    }
+    return runs;
+  }
+
+  @Test
+  @SuppressWarnings("unchecked")
+  void theSameFramesToABillionthOfAPixel() throws IOException {
+    int compared = 0;
+    for (String document : documents()) {
+      Scene scene = SceneCodec.read(document);
+      PreparedScene prepared = Preparation.prepare(scene, SHAPER);
+      List<List<Number>> frames =
+          (List<List<Number>>)
+              page.evaluate(
+                  """
+                  async ([document, runs, length]) => {
+                    const core = await import('/parity/core.js');
+                    for (const [key, run] of Object.entries(runs)) core.putRun(key, run);
+                    const opened = JSON.parse(core.open(document, false));
+                    if (!opened.frames) throw new Error(JSON.stringify(opened).slice(0, 300));
+                    return Array.from({ length: 14 }, (_, i) => [...core.frame((i * length) / 12)]);
+                  }""",
+                  List.of(document, runs(scene), scene.length()));
+      for (int i = 0; i < frames.size(); i++) {
+        double[] here = prepared.at(i * scene.length() / 12).numbers();
+        assertThat(frames.get(i)).hasSize(here.length);
+        for (int k = 0; k < here.length; k++) {
+          assertThat(Math.abs(frames.get(i).get(k).doubleValue() - here[k]))
+              .as("frame " + i + ", number " + k)
+              .isLessThanOrEqualTo(1e-9);
+          compared++;
+        }
+      }
+    }
+    assertThat(compared).isGreaterThan(10_000);
+  }
+
+  @Test
+  void theSameDocumentIsWrittenAndTheSameProblemsAreFound() throws IOException {
+    for (String document : documents()) {
+      String edit =
+          "{\"op\":\"reverse\",\"path\":\"" + SceneCodec.read(document).paths().get(0).id() + "\"}";
+      String there =
+          (String)
+              page.evaluate(
+                  "async ([d, e]) => (await import('/parity/core.js')).edit(d, e)",
+                  List.of(document, edit));
+      String here =
+          SceneCodec.write(rovingglyph.edit.SceneEdits.apply(SceneCodec.read(document), edit));
+      assertThat(SceneCodec.read(there)).isEqualTo(SceneCodec.read(here));
+    }
+    String bad =
+        documents().get(1).replace("\"length\": 6", "\"length\": 1e308").replace("168", "-1");
+    Object problems =
+        page.evaluate("async (d) => (await import('/parity/core.js')).open(d, false)", bad);
+    assertThat(problems.toString()).contains("$.length", "$.letterings[0].size", "1 to 4000");
+  }
+}

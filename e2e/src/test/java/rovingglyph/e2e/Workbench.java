@@ -1,0 +1,117 @@
+package rovingglyph.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonObject;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import rovingglyph.server.TestServer;
+
+/** The interface as a user has it: what can be clicked, dragged and read. */
+final class Workbench {
+  final Page page;
+  private final TestServer server;
+  final String sceneId;
+
+  private Workbench(Page page, TestServer server, String sceneId) {
+    this.page = page;
+    this.server = server;
+    this.sceneId = sceneId;
+  }
+
+  /** A new project with one empty scene, opened. */
+  static Workbench ofNewScene(TestServer server, Page page, String name) {
+    JsonObject project =
+        Json.parse(
+                TestServer.text(
+                    server.send("POST", "/api/projects", "{\"name\":\"" + name + "\"}")))
+            .asObject();
+    String id = project.get("scenes").asArray().get(0).asObject().getString("id", "");
+    return open(server, page, id);
+  }
+
+  static Workbench open(TestServer server, Page page, String sceneId) {
+    page.navigate(server.address() + "/#/scenes/" + sceneId);
+    Workbench w = new Workbench(page, server, sceneId);
+    assertThat(page.getByTestId("overlay")).isVisible();
+    return w;
+  }
+
+  /** The id of a scene of the demo project. */
+  static String demoScene(TestServer server, String name) {
+    for (var p : Json.parse(TestServer.text(server.send("GET", "/api/projects", null))).asArray()) {
+      for (var s : p.asObject().get("scenes").asArray()) {
+        if (s.asObject().getString("name", "").equals(name)) {
+          return s.asObject().getString("id", "");
+        }
+      }
+    }
+    throw new AssertionError("no scene " + name);
+  }
+
+  Locator button(String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  Locator field(String label) {
+    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).first();
+  }
+
+  void tab(int number) {
+    page.locator("nav button").nth(number - 1).click();
+  }
+
+  /** Types a number into a field of the sheet and commits it. */
+  void type(String label, String value) {
+    field(label).fill(value);
+    field(label).press("Enter");
+  }
+
+  void addLettering(String words) {
+    button("Lettering").click();
+    field("Text").fill(words);
+  }
+
+  void drag(Locator handle, double dx, double dy) {
+    BoundingBox b = handle.boundingBox();
+    drag(b.x + b.width / 2, b.y + b.height / 2, dx, dy);
+  }
+
+  void drag(double x, double y, double dx, double dy) {
+    page.mouse().move(x, y);
+    page.mouse().down();
+    for (int i = 1; i <= 8; i++) {
+      page.mouse().move(x + dx * i / 8, y + dy * i / 8);
+      page.waitForTimeout(20);
+    }
+    page.mouse().up();
+    page.waitForTimeout(80);
+  }
+
+  Locator handle(String testId) {
+    return page.getByTestId(testId);
+  }
+
+  void waitKept() {
+    assertThat(page.getByTestId("kept")).hasText("All changes kept");
+    page.waitForTimeout(400);
+    assertThat(page.getByTestId("kept")).hasText("All changes kept");
+  }
+
+  /** The document that the server has, once everything is kept. */
+  JsonObject document() {
+    waitKept();
+    return Json.parse(TestServer.text(server.send("GET", "/api/scenes/" + sceneId, null)))
+        .asObject()
+        .get("document")
+        .asObject();
+  }
+
+  JsonObject lettering() {
+    return document().get("letterings").asArray().get(0).asObject();
+  }
+}

@@ -1,0 +1,152 @@
+package rovingglyph.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonObject;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class CommandLineTest {
+  private static final String KITE = "../demo/kite-string-entrance.json";
+
+  @TempDir Path folder;
+  private String out;
+  private String err;
+
+  private int run(String... args) {
+    ByteArrayOutputStream o = new ByteArrayOutputStream();
+    ByteArrayOutputStream e = new ByteArrayOutputStream();
+    int code =
+        CommandLine.run(
+            new PrintStream(o, true, StandardCharsets.UTF_8),
+            new PrintStream(e, true, StandardCharsets.UTF_8),
+            args);
+    out = o.toString(StandardCharsets.UTF_8);
+    err = e.toString(StandardCharsets.UTF_8);
+    return code;
+  }
+
+  @Test
+  void layoutPrintsOneObjectPerGlyph() {
+    assertThat(run("layout", KITE, "--at", "2")).isZero();
+    List<JsonObject> glyphs = out.lines().map(l -> Json.parse(l).asObject()).toList();
+    assertThat(glyphs)
+        .extracting(g -> g.getString("cluster", ""))
+        .containsExactly("the sky is open".split(""));
+    assertThat(glyphs.get(0).names())
+        .containsExactly("lettering", "cluster", "x", "y", "angle", "scale", "distance", "visible");
+    assertThat(glyphs.get(0).getDouble("distance", 0))
+        .isLessThan(glyphs.get(14).getDouble("distance", 0));
+  }
+
+  @Test
+  void aStillHasTheBackgroundAndTheWords() throws IOException {
+    Path png = folder.resolve("still.png");
+    assertThat(run("render", KITE, png.toString(), "--at", "2")).isZero();
+    BufferedImage image = ImageIO.read(png.toFile());
+    assertThat(image.getWidth()).isEqualTo(1920);
+    assertThat(image.getRGB(5, 5) & 0xFFFFFF).isEqualTo(0xBFE0E7);
+    assertThat(ink(image, 0x1F2B37)).isGreaterThan(20_000);
+    assertThat(run("render", KITE, png.toString(), "--at", "0")).isZero();
+    assertThat(ink(ImageIO.read(png.toFile()), 0x1F2B37)).as("still out of frame").isZero();
+  }
+
+  private static long ink(BufferedImage image, int rgb) {
+    return java.util.Arrays.stream(
+            image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth()))
+        .filter(p -> (p & 0xFFFFFF) == rgb)
+        .count();
+  }
+
+  @Test
+  void withoutABackgroundAStillIsTransparent() throws IOException {
+    Path scene =
+        Files.writeString(
+            folder.resolve("s.json"),
+            Files.readString(Path.of(KITE))
+                .replace("\"background\": \"#BFE0E7\"", "\"background\": null"));
+    Path png = folder.resolve("still.png");
+    assertThat(run("render", scene.toString(), png.toString())).isZero();
+    assertThat(ImageIO.read(png.toFile()).getRGB(5, 5)).isZero();
+  }
+
+  @Test
+  void aVideoHasTheRightCodecSizeRateAndLength() throws Exception {
+    Path scene =
+        Files.writeString(
+            folder.resolve("s.json"),
+            Files.readString(Path.of(KITE))
+                .replace(
+                    "\"rate\": \"25\", \"length\": 6", "\"rate\": \"30000/1001\", \"length\": 1"));
+    Path mp4 = folder.resolve("out.mp4");
+    assertThat(run("render", scene.toString(), mp4.toString())).as(err).isZero();
+    Process p =
+        new ProcessBuilder(
+                "ffprobe",
+                "-v",
+                "error",
+                "-count_frames",
+                "-show_entries",
+                "stream=codec_name,pix_fmt,width,height,r_frame_rate,nb_read_frames",
+                "-of",
+                "csv=p=0",
+                mp4.toString())
+            .start();
+    assertThat(new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip())
+        .isEqualTo("h264,1920,1080,yuv420p,30000/1001,30");
+  }
+
+  @Test
+  void fontsOfAFolderCanBeUsed() throws IOException {
+    try (var in = CommandLineTest.class.getResourceAsStream("/faces/lobster.otf")) {
+      Files.copy(in, folder.resolve("My own.otf"));
+    }
+    Path scene =
+        Files.writeString(
+            folder.resolve("s.json"),
+            Files.readString(Path.of(KITE))
+                .replace("\"face\": \"fraunces\"", "\"face\": \"My own\""));
+    assertThat(run("layout", scene.toString(), "--at", "2", "--fonts", folder.toString())).isZero();
+    double own = Json.parse(out.lines().findFirst().orElseThrow()).asObject().getDouble("x", 0);
+    assertThat(run("layout", scene.toString(), "--at", "2")).isZero();
+    double fallback =
+        Json.parse(out.lines().findFirst().orElseThrow()).asObject().getDouble("x", 0);
+    assertThat(own).isNotCloseTo(fallback, within(5.0));
+  }
+
+  @Test
+  void badUseAndBadInputAreToldWithAnExitCode() throws IOException {
+    assertThat(run()).isEqualTo(2);
+    assertThat(err).contains("Usage");
+    assertThat(run("render", KITE, "out.gif")).isEqualTo(2);
+    assertThat(err).contains(".mp4, .svg or .png");
+    assertThat(run("layout", KITE)).isEqualTo(2);
+    assertThat(run("layout", KITE, "--at", "soon")).isEqualTo(2);
+    assertThat(err).contains("soon");
+    assertThat(run("layout", "nowhere.json", "--at", "0")).isEqualTo(2);
+    assertThat(err).contains("nowhere.json");
+    Path bad =
+        Files.writeString(
+            folder.resolve("bad.json"),
+            "{\"format\":\"roving-glyph-scene\",\"version\":1,\"length\":-1}");
+    assertThat(run("layout", bad.toString(), "--at", "0")).isEqualTo(2);
+    assertThat(err).contains("$.length").contains("allowed");
+    Path odd =
+        Files.writeString(
+            folder.resolve("odd.json"), Files.readString(Path.of(KITE)).replace("1920", "1921"));
+    assertThat(run("render", odd.toString(), folder.resolve("o.mp4").toString())).isEqualTo(2);
+    assertThat(err).contains("1921").contains("1922");
+    assertThat(folder.resolve("o.mp4")).doesNotExist();
+  }
+}

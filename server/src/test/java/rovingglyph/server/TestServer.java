@@ -1,0 +1,128 @@
+package rovingglyph.server;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The real server on a real PostgreSQL of its own, both on free ports of loopback. */
+public final class TestServer implements AutoCloseable {
+  private static TestServer shared;
+
+  private final HttpClient client = HttpClient.newHttpClient();
+  private final Path data;
+  private final int port;
+  private final String[] properties;
+  private ConfigurableApplicationContext context;
+
+  private TestServer() throws IOException, InterruptedException {
+    data = Files.createTempDirectory("roving-test");
+    int databasePort = freePort();
+    port = freePort();
+    String password = postgres("start", data.toString(), Integer.toString(databasePort)).strip();
+    properties =
+        new String[] {
+          "--server.port=" + port,
+          "--spring.datasource.url=jdbc:postgresql://127.0.0.1:" + databasePort + "/roving",
+          "--spring.datasource.password=" + password
+        };
+    start();
+  }
+
+  /** One for all tests of a run; it is taken down with the JVM. */
+  public static synchronized TestServer shared() {
+    if (shared == null) {
+      try {
+        shared = new TestServer();
+      } catch (IOException | InterruptedException e) {
+        throw new IllegalStateException(e);
+      }
+      Runtime.getRuntime().addShutdownHook(new Thread(shared::close));
+    }
+    return shared;
+  }
+
+  private static int freePort() throws IOException {
+    try (ServerSocket s = new ServerSocket(0)) {
+      return s.getLocalPort();
+    }
+  }
+
+  private static String postgres(String... words) throws IOException, InterruptedException {
+    String[] command = new String[words.length + 1];
+    command[0] = "../scripts/postgres.sh";
+    System.arraycopy(words, 0, command, 1, words.length);
+    Path output = Files.createTempFile("roving-test", ".txt");
+    Process p =
+        new ProcessBuilder(command)
+            .redirectOutput(output.toFile())
+            .redirectError(ProcessBuilder.Redirect.INHERIT)
+            .start();
+    if (p.waitFor() != 0) {
+      throw new IllegalStateException("PostgreSQL did not start");
+    }
+    return Files.readString(output);
+  }
+
+  public void start() {
+    context = SpringApplication.run(RovingGlyph.class, properties);
+  }
+
+  /** Stops the server but not PostgreSQL. */
+  public void stop() {
+    context.close();
+  }
+
+  @Override
+  public void close() {
+    try {
+      stop();
+      postgres("stop", data.toString());
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  public String address() {
+    return "http://127.0.0.1:" + port;
+  }
+
+  public <T> T bean(Class<T> type) {
+    return context.getBean(type);
+  }
+
+  /** Sends a request; header names and values alternate. A null body sends none. */
+  public HttpResponse<byte[]> send(String method, String path, String body, String... headers) {
+    HttpRequest.Builder b = HttpRequest.newBuilder(URI.create(address() + path));
+    HttpRequest.BodyPublisher publisher =
+        body == null
+            ? HttpRequest.BodyPublishers.noBody()
+            : HttpRequest.BodyPublishers.ofString(body);
+    if (body != null) {
+      b.header("Content-Type", "application/json");
+    }
+    if (headers.length > 0) {
+      b.headers(headers);
+    }
+    try {
+      return client.send(
+          b.method(method, publisher).build(), HttpResponse.BodyHandlers.ofByteArray());
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  public static String text(HttpResponse<byte[]> response) {
+    return new String(response.body(), StandardCharsets.UTF_8);
+  }
+}

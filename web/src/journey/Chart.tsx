@@ -105,7 +105,8 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
           index={i}
           a={k}
           b={keys[i + 1]!}
-          x={((xs[i] ?? 0) + (xs[i + 1] ?? 0)) / 2}
+          from={Math.min(xs[i] ?? 0, xs[i + 1] ?? 0)}
+          to={Math.max(xs[i] ?? 0, xs[i + 1] ?? 0)}
           scale={scale}
         />
       ))}
@@ -349,14 +350,13 @@ function Ring({ item, channel, index, info, x, scale, toChart }: RingProps) {
       className="cursor-grab"
       onPointerDown={pull}
       onDoubleClick={(e) => e.stopPropagation()}
-      data-testid={`ring-${index}`}
       opacity={late ? 0.5 : 1}
     >
       <title>{`${label || 'Keyframe'} at ${info.time.toFixed(2)} s: drag down or up for its time, across for its value`}</title>
-      <circle cx={cx} cy={cy} r={13} fill="transparent" />
       {chosen && <circle cx={cx} cy={cy} r={10.5} className="fill-wash" />}
       <circle cx={cx} cy={cy} r={6.5} className="fill-sheet stroke-teal" strokeWidth={3} />
       {info.landing && <circle cx={cx} cy={cy} r={2.2} className="fill-teal" />}
+      <circle cx={cx} cy={cy} r={13} fill="transparent" data-testid={`ring-${index}`} />
       {label && (
         <text
           x={cx + (right ? 13 : -13)}
@@ -383,23 +383,29 @@ interface ChipProps {
   index: number;
   a: KeyframeInfo;
   b: KeyframeInfo;
-  x: number;
+  /** The segment's extent across. */
+  from: number;
+  to: number;
   scale: Scale;
 }
 
 /** Names the easing of a segment; opens the list of easings. */
-function Chip({ item, channel, index, a, b, x, scale }: ChipProps) {
+function Chip({ item, channel, index, a, b, from, to, scale }: ChipProps) {
   const y = scale.y((a.time + b.time) / 2);
   const tight = scale.y(b.time) - scale.y(a.time) < 40;
-  const left = scale.x(x) > (scale.left + scale.right) / 2;
-  const gap = 16;
+  // Beside the segment, so that it never covers the line or its handles.
+  const left = scale.x((from + to) / 2) > (scale.left + scale.right) / 2 + 1;
+  const gap = 14;
   return (
     <div
       className="absolute -translate-y-1/2"
       style={
         left
-          ? { right: scale.width - scale.x(x) + gap, top: y }
-          : { left: scale.x(x) + gap, top: y }
+          ? {
+              right: Math.min(scale.width - scale.x(from) + gap, scale.width - scale.left - 60),
+              top: y,
+            }
+          : { left: Math.min(scale.x(to) + gap, scale.right - 60), top: y }
       }
       hidden={y > scale.height}
     >

@@ -65,7 +65,7 @@ function ProjectList({ projects, close }: { projects: Project[]; close: () => vo
           goTo={goTo}
           run={run}
           remove={remove}
-          last={alive.length === 1}
+          other={alive.find((o) => o.id !== p.id && o.scenes.some((s) => !s.deleted))}
         />
       ))}
       <NameForm
@@ -84,12 +84,21 @@ interface RowProps {
   goTo: (id: string) => void;
   run: Run;
   remove: (work: () => Promise<unknown>, back: () => Promise<unknown>, name: string) => void;
-  last: boolean;
+  /** Where to go when this project is deleted; without one it cannot be. */
+  other: Project | undefined;
 }
 
-function ProjectRow({ project: p, goTo, run, remove, last }: RowProps) {
+function ProjectRow({ project: p, goTo, run, remove, other }: RowProps) {
   const open = useEditor((s) => s.sceneId);
   const scenes = p.scenes.filter((s) => !s.deleted);
+  const removeProject = (next: Project) => {
+    remove(
+      () => api.deleteProject(p.id),
+      () => api.restoreProject(p.id),
+      p.name,
+    );
+    if (scenes.some((s) => s.id === open)) goTo(next.scenes.find((s) => !s.deleted)!.id);
+  };
   const renameScene = (s: SceneEntry, name: string) => {
     // The open scene is renamed like any other edit, so that it can be undone.
     if (s.id === open) change((d) => ({ ...d, name }));
@@ -102,16 +111,7 @@ function ProjectRow({ project: p, goTo, run, remove, last }: RowProps) {
         heading
         onRename={(name) => run(api.renameProject(p.id, name))}
         onDuplicate={() => run(api.duplicateProject(p.id))}
-        onDelete={
-          last
-            ? undefined
-            : () =>
-                remove(
-                  () => api.deleteProject(p.id),
-                  () => api.restoreProject(p.id),
-                  p.name,
-                )
-        }
+        onDelete={other && (() => removeProject(other))}
       />
       {scenes.map((s) => (
         <Entry

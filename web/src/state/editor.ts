@@ -184,8 +184,6 @@ export function undo(): void {
     doc: last,
     past: past.slice(0, -1),
     future: [doc, ...future],
-    keyframe: null,
-    point: null,
   });
   void openInCore(last);
 }
@@ -195,7 +193,7 @@ export function redo(): void {
   const next = future[0];
   if (!doc || !next) return;
   endGesture();
-  set({ doc: next, past: [...past, doc], future: future.slice(1), keyframe: null, point: null });
+  set({ doc: next, past: [...past, doc], future: future.slice(1) });
   void openInCore(next);
 }
 

@@ -44,7 +44,7 @@ export async function openScene(id: string): Promise<void> {
 export function startKeeping(): void {
   useEditor.subscribe((now, before) => {
     if (!now.doc || !now.sceneId || now.doc === before.doc) return;
-    if (now.doc === confirmed || now.sceneId !== before.sceneId) return;
+    if (now.sceneId !== before.sceneId) return;
     if (!keepPending(now.sceneId, { revision, document: now.doc })) {
       notify('This browser cannot keep unsaved work: its store is full or closed.', 'error');
     }
@@ -68,7 +68,13 @@ async function flush(): Promise<void> {
 async function save(): Promise<void> {
   const { doc, sceneId } = useEditor.getState();
   const waits = useKeeper.getState().state === 'conflict';
-  if (busy || waits || !doc || !sceneId || doc === confirmed) return;
+  if (busy || waits || !doc || !sceneId) return;
+  if (doc === confirmed) {
+    // Undone back to what the server has, or nothing changed at all.
+    dropPending(sceneId);
+    useKeeper.setState({ state: 'kept' });
+    return;
+  }
   busy = true;
   try {
     const saved = await api.saveScene(sceneId, revision, doc);

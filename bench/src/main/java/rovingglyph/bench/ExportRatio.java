@@ -1,0 +1,94 @@
+package rovingglyph.bench;
+
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferInt;
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.FramePainter;
+import rovingglyph.render.VideoWriter;
+import rovingglyph.shaping.FaceCatalogue;
+import rovingglyph.shaping.Shaper;
+
+/**
+ * The whole export of a scene, from its document to the file, against ffmpeg alone on the same raw
+ * frames from a file; in turn, so that a drift of the machine's speed falls on both. Goal: a median
+ * ratio of at most 1.25.
+ */
+final class ExportRatio {
+  private static final int ROUNDS = 5;
+
+  private ExportRatio() {}
+
+  static void run(Path document) throws IOException, InterruptedException {
+    String json = Files.readString(document);
+    Shaper shaper = new Shaper(FaceCatalogue.shipped());
+    PreparedScene scene = Preparation.prepare(SceneCodec.read(json), shaper);
+    Path folder = Files.createTempDirectory("roving-bench");
+    Path raw = folder.resolve("frames.raw");
+    Path out = folder.resolve("out.mp4");
+    try {
+      writeRaw(scene, raw);
+      List<Double> ratios = new ArrayList<>();
+      for (int i = 0; i <= ROUNDS; i++) {
+        long begin = System.nanoTime();
+        VideoWriter.write(Preparation.prepare(SceneCodec.read(json), shaper), out, n -> true);
+        double whole = (System.nanoTime() - begin) / 1e9;
+        double alone = ffmpegAlone(scene, raw, out);
+        if (i > 0) {
+          // The first round warms up the JVM and the page cache.
+          ratios.add(whole / alone);
+          System.out.printf(
+              "export %.2f s, ffmpeg alone %.2f s, ratio %.3f%n", whole, alone, whole / alone);
+        }
+      }
+      Collections.sort(ratios);
+      System.out.printf(
+          "Export ratio over %d rounds: least %.3f, median %.3f, greatest %.3f (goal 1.25)%n",
+          ROUNDS, ratios.get(0), ratios.get(ROUNDS / 2), ratios.get(ROUNDS - 1));
+    } finally {
+      Files.deleteIfExists(raw);
+      Files.deleteIfExists(out);
+      Files.deleteIfExists(folder);
+    }
+  }
+
+  private static double ffmpegAlone(PreparedScene scene, Path raw, Path out)
+      throws IOException, InterruptedException {
+    long begin = System.nanoTime();
+    Process p =
+        new ProcessBuilder(VideoWriter.command(scene.scene(), raw.toString(), out))
+            .inheritIO()
+            .start();
+    if (p.waitFor() != 0) {
+      throw new IOException("ffmpeg failed");
+    }
+    return (System.nanoTime() - begin) / 1e9;
+  }
+
+  private static void writeRaw(PreparedScene scene, Path raw) throws IOException {
+    FramePainter painter = new FramePainter(scene);
+    BufferedImage image =
+        new BufferedImage(
+            scene.scene().width(), scene.scene().height(), BufferedImage.TYPE_INT_RGB);
+    int[] pixels = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
+    ByteBuffer bytes = ByteBuffer.allocate(pixels.length * 4).order(ByteOrder.LITTLE_ENDIAN);
+    try (OutputStream file = new BufferedOutputStream(Files.newOutputStream(raw))) {
+      for (int f = 0; f < scene.scene().frameCount(); f++) {
+        painter.paint(image, scene.scene().rate().timeOf(f));
+        bytes.asIntBuffer().put(pixels);
+        file.write(bytes.array());
+      }
+    }
+  }
+}

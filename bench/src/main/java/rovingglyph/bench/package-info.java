@@ -1,0 +1,2 @@
+/** Measurements: the core with JMH, and a whole export against ffmpeg alone. */
+package rovingglyph.bench;

@@ -1,0 +1,58 @@
+package rovingglyph.e2e;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import rovingglyph.server.TestServer;
+
+/** Remakes the pictures of docs/screenshots from the demo project, on a database of its own. */
+public final class Shots {
+  private Shots() {}
+
+  public static void main(String[] args) throws Exception {
+    Path folder = Path.of(args[0]);
+    Files.createDirectories(folder);
+    TestServer server = TestServer.shared();
+    Page page = Browser.page();
+    Workbench w = Workbench.open(server, page, Workbench.demoScene(server, "Kite-string entrance"));
+    page.waitForTimeout(1200);
+    shoot(page, folder, "move");
+    Map<Integer, String> tabs = Map.of(1, "words", 2, "path", 3, "seat", 5, "dress");
+    for (var tab : tabs.entrySet()) {
+      w.tab(tab.getKey());
+      if (tab.getKey() == 2) {
+        w.handle("point-1").click();
+      }
+      page.waitForTimeout(300);
+      shoot(page, folder, tab.getValue());
+    }
+    w.tab(4);
+    w.handle("chip-2").click();
+    page.getByText("Gentle start").last().click();
+    page.waitForTimeout(300);
+    shoot(page, folder, "journey");
+    page.getByTestId("switcher").click();
+    page.waitForTimeout(300);
+    shoot(page, folder, "projects");
+
+    Workbench ring =
+        Workbench.open(server, Browser.page(), Workbench.demoScene(server, "Wind rose badge"));
+    ring.tab(6);
+    ring.button("Make the SVG").click();
+    ring.button("Make the video").click();
+    ring.page.waitForTimeout(3000);
+    shoot(ring.page, folder, "export");
+    Workbench ribbon =
+        Workbench.open(server, Browser.page(), Workbench.demoScene(server, "Dune ribbon"));
+    ribbon.page.evaluate("() => { document.documentElement.dataset.theme = 'dusk'; }");
+    ribbon.page.waitForTimeout(900);
+    shoot(ribbon.page, folder, "dusk");
+    System.exit(0);
+  }
+
+  private static void shoot(Page page, Path folder, String name) {
+    page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+    System.out.println(folder.resolve(name + ".png"));
+  }
+}

@@ -91,15 +91,7 @@ public final class Preparation {
     double text = raw.seating().total() * size;
     double step = Math.max(2, Math.min(size / 4, 40));
     double reach = length + text + 2.0 * (scene.width() + scene.height());
-    // Beyond a few thousand tests a scan would be felt while dragging.
-    step = Math.max(step, reach / 4000);
     return new LandingSolver(
-        length,
-        step,
-        reach,
-        time -> {
-          SeatValues v = SeatValues.at(raw.lettering(), time);
-          return offset -> raw.touches(v.withPathOffset(offset), area);
-        });
+        length, step, reach, time -> new FrameProbe(raw, raw.values(time), area));
   }
 }

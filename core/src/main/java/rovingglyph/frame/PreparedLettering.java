@@ -42,14 +42,13 @@ public record PreparedLettering(
     if (v.rotation() == 0) {
       return seated;
     }
+    return seated.stream().map(p -> turned(p, v)).toList();
+  }
+
+  private Placement turned(Placement p, SeatValues v) {
     double turn = Math.toRadians(v.rotation());
-    Affine map = Affine.rotate(turn, centre);
-    return seated.stream()
-        .map(
-            p ->
-                new Placement(
-                    p.cluster(), p.distance(), map.apply(p.at()), p.angle() + turn, p.visible()))
-        .toList();
+    Point at = Affine.rotate(turn, centre).apply(p.at());
+    return new Placement(p.cluster(), p.distance(), at, p.angle() + turn, p.visible());
   }
 
   void paint(Frame frame, double time) {
@@ -101,6 +100,12 @@ public record PreparedLettering(
       }
     }
     return false;
+  }
+
+  /** Whether one cluster's outlines touch the rectangle. */
+  boolean touches(int cluster, SeatValues v, Rect area) {
+    Placement p = turned(seating.place(cluster, v), v);
+    return p.visible() && touches(p, v.size(), area);
   }
 
   private boolean touches(Placement p, double size, Rect area) {

@@ -2,7 +2,6 @@ package rovingglyph.motion;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.DoublePredicate;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Movable;
@@ -15,9 +14,19 @@ public final class LandingSolver {
   /** Offsets are found to this many px. */
   public static final double TOLERANCE = 0.005;
 
-  /** Whether any outline touches the frame at a path offset, at a keyframe's time. */
+  /**
+   * Whether any outline touches the frame, and for how many px to either side that surely holds.
+   */
+  public record Reading(boolean in, double sureFor) {}
+
+  /** Reads a path offset. */
+  public interface Probe {
+    Reading read(double pathOffset);
+  }
+
+  /** The probe of a keyframe's time. */
   public interface InFrame {
-    DoublePredicate at(double time);
+    Probe at(double time);
   }
 
   /**
@@ -87,15 +96,16 @@ public final class LandingSolver {
 
   private double out(List<Keyframe> keys, int i) {
     int direction = keys.get(i).landing().kind() == Landing.Kind.OUT_BEFORE ? -1 : 1;
-    DoublePredicate in = inFrame.at(keys.get(i).time());
+    Probe in = inFrame.at(keys.get(i).time());
     double from = nearestIn(in, reference(keys, i, direction));
     if (Double.isNaN(from)) {
       return Double.NaN;
     }
     double inside = from;
-    for (double gone = 0; gone <= reach; gone += step) {
+    while (Math.abs(inside - from) <= reach) {
+      inside += direction * in.read(inside).sureFor();
       double outside = inside + direction * step;
-      if (!in.test(outside)) {
+      if (!in.read(outside).in()) {
         return bisect(in, inside, outside);
       }
       inside = outside;
@@ -103,25 +113,29 @@ public final class LandingSolver {
     return Double.NaN;
   }
 
-  private double nearestIn(DoublePredicate in, double reference) {
-    for (double away = 0; away <= reach; away += step) {
-      if (in.test(reference + away)) {
+  private double nearestIn(Probe in, double reference) {
+    double away = 0;
+    while (away <= reach) {
+      Reading after = in.read(reference + away);
+      if (after.in()) {
         return reference + away;
       }
-      if (in.test(reference - away)) {
+      Reading before = in.read(reference - away);
+      if (before.in()) {
         return reference - away;
       }
+      away += Math.max(step, Math.min(after.sureFor(), before.sureFor()));
     }
     return Double.NaN;
   }
 
   /** An offset that is out of the frame, at most the tolerance from one that is in it. */
-  private static double bisect(DoublePredicate in, double inside, double outside) {
+  private static double bisect(Probe in, double inside, double outside) {
     double a = inside;
     double b = outside;
     while (Math.abs(b - a) > TOLERANCE) {
       double mid = (a + b) / 2;
-      if (in.test(mid)) {
+      if (in.read(mid).in()) {
         a = mid;
       } else {
         b = mid;

@@ -98,9 +98,18 @@ public final class Seating {
     List<Placement> out = new ArrayList<>(middles.length);
     double tail = tail(v);
     for (int i = 0; i < middles.length; i++) {
-      out.add(place(i, tail + middles[i] * v.size(), advances[i] * v.size(), v.baselineShift()));
+      out.add(place(i, tail, v));
     }
     return out;
+  }
+
+  /** The placement of one cluster. */
+  public Placement place(int cluster, SeatValues v) {
+    return place(cluster, tail(v), v);
+  }
+
+  private Placement place(int i, double tail, SeatValues v) {
+    return place(i, tail + middles[i] * v.size(), advances[i] * v.size(), v.baselineShift());
   }
 
   private Placement place(int i, double raw, double advance, double shift) {

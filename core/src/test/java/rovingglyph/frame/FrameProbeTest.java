@@ -1,0 +1,47 @@
+package rovingglyph.frame;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static rovingglyph.TestScenes.CIRCLE;
+import static rovingglyph.TestScenes.CORNER;
+import static rovingglyph.TestScenes.document;
+import static rovingglyph.TestScenes.drawn;
+import static rovingglyph.TestScenes.prepare;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import rovingglyph.motion.LandingSolver;
+import rovingglyph.seat.SeatValues;
+
+/** The quick answer must be the slow one, and what it promises must hold. */
+class FrameProbeTest {
+  @Test
+  void agreesWithTheOutlinesAtEveryOffset() {
+    String out = drawn(-300, 200, 600, -400, 1300, 900);
+    for (String path : List.of(out, CORNER, CIRCLE.replace("200", "640"))) {
+      for (String seat :
+          List.of(
+              "",
+              "\"ends\":\"cut\"",
+              "\"ends\":\"wrap\"",
+              "\"side\":\"right\",\"baselineShift\":-90")) {
+        for (String turn : List.of("0", "70")) {
+          check(prepare(document(path, "wide wind", seat, "\"rotation\":" + turn)));
+        }
+      }
+    }
+  }
+
+  private static void check(PreparedScene scene) {
+    PreparedLettering l = scene.letterings().get("l");
+    SeatValues v = l.values(0);
+    FrameProbe probe = new FrameProbe(l, v, scene.area());
+    for (double offset = -3000; offset <= 3000; offset += 17.3) {
+      LandingSolver.Reading r = probe.read(offset);
+      assertThat(r.in()).isEqualTo(l.touches(v.withPathOffset(offset), scene.area()));
+      for (int way : new int[] {-1, 1}) {
+        double edge = offset + way * Math.min(r.sureFor(), 4000);
+        assertThat(l.touches(v.withPathOffset(edge), scene.area())).isEqualTo(r.in());
+      }
+    }
+  }
+}

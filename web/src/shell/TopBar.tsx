@@ -13,7 +13,7 @@ export function TopBar() {
   const [help, setHelp] = useState(false);
   return (
     <header className="flex h-12 shrink-0 items-center gap-2 border-b border-rule bg-sheet pr-3.5 pl-4">
-      <img src="/mark.svg" alt="" className="size-7" />
+      <Mark />
       <span className="mr-2 font-head text-[17px] font-semibold whitespace-nowrap">
         Roving Glyph
       </span>
@@ -122,5 +122,27 @@ function ShowMenu() {
         </MenuItem>
       </MenuItems>
     </Menu>
+  );
+}
+
+/** The mark of public/mark.svg in the colours of the theme. */
+function Mark() {
+  return (
+    <svg viewBox="0 0 32 32" className="size-7 shrink-0" aria-hidden="true">
+      <path
+        d="M3 27C4 13 13 5 29 6"
+        fill="none"
+        className="stroke-vermilion"
+        strokeWidth="2.6"
+        strokeLinecap="round"
+      />
+      <g transform="translate(15.5 20.5) rotate(-16)" className="fill-ink">
+        <path
+          fillRule="evenodd"
+          d="M-.5-9A6 6 0 1 1-.5 3A6 6 0 1 1-.5-9ZM-.5-6.2A3.2 3.2 0 1 0-.5 .2A3.2 3.2 0 1 0-.5-6.2Z"
+        />
+        <path d="M2.7-8.6H5.7V4.5C5.7 9 2.6 11-.8 11C-3.500 11-5.500 10-6.600 8.200L-4.200 6.500C-3.500 7.700-2.300 8.300-.8 8.300C1.300 8.300 2.700 7.200 2.700 4.500Z" />
+      </g>
+    </svg>
   );
 }

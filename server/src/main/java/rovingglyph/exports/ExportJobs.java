@@ -1,6 +1,7 @@
 package rovingglyph.exports;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import java.io.IOException;
@@ -42,6 +43,8 @@ class ExportJobs implements DisposableBean {
     this.shaper = shaper;
     this.task =
         Tasks.oneTime("export")
+            // Only a stopping server lets a run fail; what it left is begun again soon.
+            .onFailure(new FailureHandler.OnFailureRetryLater<>(Duration.ofSeconds(2)))
             .execute((instance, context) -> run(UUID.fromString(instance.getId())));
     this.scheduler =
         Scheduler.create(dataSource, task)

@@ -90,6 +90,7 @@ export const {
   value,
   journey,
   charted,
+  band,
   speed,
   itemAt,
   outside,

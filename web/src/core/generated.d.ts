@@ -9,6 +9,7 @@ declare module '*/generated/core.js' {
   export function edit(document: string, edit: string): string;
   export function journey(item: string, channel: string, count: number): Float64Array;
   export function charted(item: string, channel: string, time: number): number;
+  export function band(lettering: string, time: number): Float64Array;
   export function speed(item: string, channel: string, time: number): number;
   export function itemAt(x: number, y: number, time: number, reach: number): string;
   export function outside(lettering: string): Float64Array;

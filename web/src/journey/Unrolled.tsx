@@ -9,20 +9,14 @@ export function Unrolled({ id, scale }: { id: string; scale: Scale }) {
   const opened = useEditor((s) => s.opened);
   const doc = useEditor((s) => s.doc);
   const length = scale.length ?? 0;
-  const band = useMemo(() => {
-    if (opened < 1) return [0, 0];
-    const flat = core.journey(id, 'pathOffset', 1);
-    // The offset moves both ends alike; only the line itself is asked at the playhead.
-    const by = core.charted(id, 'pathOffset', time) - (flat[1] ?? 0);
-    return [(flat[2] ?? 0) + by, (flat[3] ?? 0) + by];
-  }, [id, time, opened]);
+  const band = useMemo(() => (opened > 0 ? core.band(id, time) : []), [id, time, opened]);
   const text = letteringOf(doc, id)?.text ?? '';
   const marks: [number, string][] = [
     [0, 'start'],
     [length / 2, '50 %'],
     [length, 'end'],
   ];
-  const [tail, head] = [scale.x(band[0]!), scale.x(band[1]!)];
+  const [tail, head] = [scale.x(band[0] ?? 0), scale.x(band[1] ?? 0)];
   // About six pixels a letter: what does not fit is drawn narrower, not cut.
   const tooLong = head - tail > 12 && text.length * 6 > head - tail - 8;
   return (

@@ -33,6 +33,7 @@ import rovingglyph.type.ShapedRunCodec;
 public final class CoreBridge {
   private static final Map<String, ShapedRun> RUNS = new HashMap<>();
   private static PreparedScene prepared;
+  private static String opened = "";
 
   private CoreBridge() {}
 
@@ -64,6 +65,7 @@ public final class CoreBridge {
       return new JsonObject().add("missing", missing).toString();
     }
     prepared = Preparation.prepare(scene, r -> RUNS.get(r.key()));
+    opened = document;
     return Summary.of(prepared).toString();
   }
 
@@ -111,7 +113,9 @@ public final class CoreBridge {
   @JSExport
   public static String edit(String document, String edit) {
     try {
-      Scene scene = SceneCodec.read(document);
+      // Of the open scene the landings are solved: an edit starts from what is seen, not from the
+      // values that stood in the document.
+      Scene scene = document.equals(opened) ? prepared.scene() : SceneCodec.read(document);
       return SceneCodec.write(SceneEdits.apply(scene, edit));
     } catch (IllegalArgumentException e) {
       return new JsonObject().add("error", e.getMessage()).toString();
@@ -129,6 +133,18 @@ public final class CoreBridge {
   @JSExport
   public static double charted(String item, String channel, double time) {
     return JourneyChart.line(prepared, prepared.scene().item(item), Channel.of(channel), time);
+  }
+
+  /** Where the text of a lettering begins and ends along its path at a time; empty if unknown. */
+  @JSExport
+  public static double[] band(String lettering, double time) {
+    PreparedLettering l = prepared.letterings().get(lettering);
+    if (l == null) {
+      return new double[0];
+    }
+    SeatValues v = l.values(time);
+    double tail = l.seating().tail(v);
+    return new double[] {tail, tail + l.seating().total() * v.size()};
   }
 
   /** The id of the topmost item that is painted at a point; empty if there is none. */

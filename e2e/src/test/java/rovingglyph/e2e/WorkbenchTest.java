@@ -204,6 +204,24 @@ class WorkbenchTest {
   }
 
   @Test
+  void aKeyframeOnTheWayToALandingStandsOnTheSolvedLine() {
+    Workbench w = Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Kite-string entrance"));
+    w.tab(1);
+    w.type("Size", "60");
+    w.tab(4);
+    page.getByLabel("Poses").getByRole(AriaRole.BUTTON).first().click();
+    for (int i = 0; i < 8; i++) {
+      page.keyboard().press(".");
+    }
+    String before = w.field("Path offset").inputValue();
+    page.getByLabel("Path offset: Moves, no keyframe here: click to set one").click();
+    assertThat(w.field("Path offset")).hasValue(before);
+    w.button("Undo").click();
+    w.button("Undo").click();
+    w.waitKept();
+  }
+
+  @Test
   void pointsAreMovedAddedBentAndDeletedAndTheDirectionReversed() {
     Workbench w = Workbench.ofNewScene(SERVER, page, "Points");
     w.addLettering("points");

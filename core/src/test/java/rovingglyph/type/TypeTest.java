@@ -1,0 +1,63 @@
+package rovingglyph.type;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import rovingglyph.geometry.Point;
+
+class TypeTest {
+  @Test
+  void equalRequestsHaveOneKeyAndOthersAnother() {
+    RunRequest a = new RunRequest("f", Map.of("wght", 400.0, "opsz", 9.0), "text", true);
+    assertThat(new RunRequest("f", Map.of("opsz", 9.0, "wght", 400.0), "text", true).key())
+        .isEqualTo(a.key());
+    assertThat(
+            List.of(
+                new RunRequest("g", a.axes(), "text", true).key(),
+                new RunRequest("f", Map.of("wght", 400.0), "text", true).key(),
+                new RunRequest("f", Map.of("wght", 401.0, "opsz", 9.0), "text", true).key(),
+                new RunRequest("f", a.axes(), "texts", true).key(),
+                new RunRequest("f", a.axes(), "text", false).key()))
+        .doesNotHaveDuplicates()
+        .doesNotContain(a.key());
+  }
+
+  @Test
+  void anOutlineIsFlattenedCloseToItsCurve() {
+    Outline circle = Outline.of("M1 0A1 1 0 0 1 -1 0A1 1 0 0 1 1 0Z");
+    assertThat(circle.bounds().left()).isCloseTo(-1, within(1e-9));
+    assertThat(circle.bounds().bottom()).isCloseTo(1, within(1e-9));
+    List<Point> polygon = circle.polygons().get(0);
+    for (int i = 1; i < polygon.size(); i++) {
+      assertThat(polygon.get(i).lerp(polygon.get(i - 1), 0.5).length()).isCloseTo(1, within(1e-4));
+    }
+  }
+
+  @Test
+  void anOutlineWithAnErrorKeepsThePartBefore() {
+    assertThat(Outline.of("M0 0H1V1Znonsense").subPaths()).hasSize(1);
+    assertThat(Outline.of("").bounds().isEmpty()).isTrue();
+    assertThat(Outline.of("").polygons()).isEmpty();
+  }
+
+  @Test
+  void aShapedRunIsReadAsItWasWritten() {
+    ShapedRun run =
+        new ShapedRun(
+            List.of(
+                new Cluster("fi", 0.51, List.of(new Cluster.Glyph(0, 0.1, -0.2)), "", false),
+                new Cluster(" ", 0.25, List.of(), "DejaVu Sans", true)),
+            List.of(Outline.of("M0 0L1 1")),
+            0.9,
+            0.3);
+    ShapedRun back = ShapedRunCodec.read(ShapedRunCodec.write(run).toString());
+    assertThat(back.clusters()).isEqualTo(run.clusters());
+    assertThat(back.outlines().get(0).data()).isEqualTo("M0 0L1 1");
+    assertThat(back.ascent()).isEqualTo(0.9);
+    assertThatThrownBy(() -> ShapedRunCodec.read("{}")).isInstanceOf(RuntimeException.class);
+  }
+}

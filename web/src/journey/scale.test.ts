@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import { scaleOf } from './scale';
+import { easingLabel, landingLabel } from './words';
+import type { KeyframeInfo } from '../core/core';
+
+const samples = (...values: number[]) =>
+  new Float64Array(values.flatMap((v, i) => [i, v, v - 10, v + 10]));
+
+describe('scaleOf', () => {
+  it('shows the whole path and the whole movement', () => {
+    const s = scaleOf(samples(-300, 0, 1400), 1000, 340, 500, 2);
+    expect(s.from).toBeLessThan(-300);
+    expect(s.to).toBeGreaterThan(1400);
+    expect(s.x(s.from)).toBeCloseTo(s.left);
+    expect(s.x(s.to)).toBeCloseTo(s.right);
+  });
+
+  it('turns pixels back into values and times', () => {
+    const s = scaleOf(samples(0, 50), null, 340, 500, 6);
+    for (const v of [0, 12.5, 50]) expect(s.value(s.x(v))).toBeCloseTo(v, 9);
+    for (const t of [0, 2.4, 6]) expect(s.time(s.y(t))).toBeCloseTo(t, 9);
+  });
+
+  it('has room where nothing moves or nothing is known', () => {
+    for (const s of [
+      scaleOf(samples(7, 7), null, 340, 500, 6),
+      scaleOf(new Float64Array(), null, 340, 500, 6),
+      scaleOf(samples(0, 0), 0, 0, 0, 1),
+    ]) {
+      expect(s.to).toBeGreaterThan(s.from);
+      expect(Number.isFinite(s.x(3))).toBe(true);
+      expect(Number.isFinite(s.value(3))).toBe(true);
+    }
+  });
+});
+
+describe('words of the chart', () => {
+  const key = (parts: Partial<KeyframeInfo>): KeyframeInfo => ({
+    time: 0,
+    value: 0,
+    easing: 'steady',
+    curve: [0, 0, 1, 1],
+    ...parts,
+  });
+
+  it('names landings', () => {
+    expect(landingLabel(key({}))).toBe('');
+    expect(landingLabel(key({ landing: 'out-before' }))).toBe('Just out of frame');
+    expect(landingLabel(key({ landing: 'whole-laps', laps: 1 }))).toBe('One lap');
+    expect(landingLabel(key({ landing: 'whole-laps', laps: 3 }))).toBe('3 laps');
+  });
+
+  it('names easings, and a stretch without movement a hold', () => {
+    const to = key({ time: 2.4, value: 5 });
+    expect(easingLabel(key({ easing: 'gentle-stop' }), to)).toBe('Gentle stop');
+    expect(easingLabel(key({ easing: 'hold' }), to)).toBe('Hold 2.4 s');
+    expect(easingLabel(key({ value: 5 }), to)).toBe('Hold 2.4 s');
+  });
+});

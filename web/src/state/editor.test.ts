@@ -1,0 +1,196 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { EMPTY_RUN, lettering, scene } from '../testing';
+import {
+  applyEdit,
+  change,
+  changeLettering,
+  endGesture,
+  onFrame,
+  problemText,
+  redo,
+  setTime,
+  setValue,
+  showScene,
+  undo,
+  useEditor,
+} from './editor';
+import {
+  addCircle,
+  addLettering,
+  finishDrawing,
+  removeItem,
+  restack,
+  startDrawing,
+  toggleFlag,
+} from './making';
+import { useNotices } from './notices';
+
+const state = () => useEditor.getState();
+const first = () => state().doc!.letterings[0]!;
+
+beforeEach(async () => {
+  vi.stubGlobal('fetch', async (_: string, init?: RequestInit) => {
+    const asked = JSON.parse(String(init?.body ?? '[]')) as unknown[];
+    return new Response(JSON.stringify(asked.map(() => EMPTY_RUN)));
+  });
+  vi.stubGlobal('requestAnimationFrame', () => 0);
+  useNotices.setState({ notices: [] });
+  showScene('s', 'project', scene());
+  await vi.waitFor(() => expect(state().summary).not.toBeNull());
+  endGesture();
+});
+
+describe('history', () => {
+  it('undoes and redoes every step', () => {
+    changeLettering('l', { fill: '#000000' });
+    changeLettering('l', { fill: '#FFFFFF' });
+    undo();
+    expect(first().fill).toBe('#000000');
+    undo();
+    expect(first().fill).toBe('#1F2B37');
+    undo();
+    redo();
+    redo();
+    redo();
+    expect(first().fill).toBe('#FFFFFF');
+  });
+
+  it('makes one step of a gesture, and another of the next', () => {
+    for (const size of [50, 60, 70]) changeLettering('l', { size }, 'drag');
+    endGesture();
+    changeLettering('l', { size: 80 }, 'drag');
+    undo();
+    expect(first().size).toBe(70);
+    undo();
+    expect(first().size).toBe(100);
+  });
+
+  it('forgets what was undone once something else is done', () => {
+    changeLettering('l', { size: 50 });
+    undo();
+    changeLettering('l', { size: 60 });
+    redo();
+    expect(first().size).toBe(60);
+  });
+});
+
+describe('bad input', () => {
+  it('changes nothing and is told', () => {
+    const before = state().doc;
+    const problems = change((d) => ({ ...d, length: -1 }));
+    expect(problems[0]?.path).toBe('$.length');
+    expect(state().doc).toBe(before);
+    expect(state().past).toHaveLength(0);
+    expect(useNotices.getState().notices[0]?.tone).toBe('error');
+  });
+
+  it('is put in words without brackets', () => {
+    const text = problemText({
+      path: '$.letterings[0].size',
+      reason: 'is -3, out of range',
+      allowed: '1 to 4000',
+    });
+    expect(text).toBe('letterings 1, size is -3, out of range; allowed: 1 to 4000');
+    expect(problemText({ path: '$', reason: 'is not JSON', allowed: '' })).toBe(
+      'The scene is not JSON',
+    );
+  });
+});
+
+describe('values', () => {
+  it('stay still when they are still', () => {
+    setTime(1);
+    setValue('l', 'size', 55);
+    expect(first().size).toBe(55);
+    expect(useNotices.getState().notices).toHaveLength(0);
+  });
+
+  it('get a keyframe at the playhead when they move, with a notice that undoes it', () => {
+    applyEdit({ op: 'toggle', item: 'l', channel: 'size', time: 0 });
+    setTime(2);
+    setValue('l', 'size', 55);
+    expect(state().summary?.items.l?.channels.size?.map((k) => k.value)).toEqual([100, 55]);
+    const notice = useNotices.getState().notices[0]!;
+    expect(notice.text).toContain('Keyframe set');
+    notice.action?.run();
+    expect(state().summary?.items.l?.channels.size).toHaveLength(1);
+  });
+
+  it('are shifted as a whole when asked', () => {
+    applyEdit({ op: 'toggle', item: 'l', channel: 'rotation', time: 0 });
+    applyEdit({ op: 'key', item: 'l', channel: 'rotation', time: 2, value: 90 });
+    setTime(0);
+    setValue('l', 'rotation', 10, true);
+    expect(state().summary?.items.l?.channels.rotation?.map((k) => k.value)).toEqual([10, 100]);
+  });
+
+  it('have times on frames within the scene', () => {
+    const doc = scene();
+    expect(onFrame(doc, 1.013)).toBeCloseTo(1, 9);
+    expect(onFrame(doc, -3)).toBe(0);
+    expect(onFrame(doc, 99)).toBeCloseTo(3.96, 9);
+  });
+});
+
+describe('making', () => {
+  it('adds a lettering on the path of the chosen one, and on a circle where there is none', async () => {
+    addLettering();
+    expect(state().doc!.letterings[1]?.path).toBe('p');
+    showScene('empty', 'project', scene({ paths: [], letterings: [], stack: [] }));
+    addLettering();
+    expect(state().doc!.paths[0]?.kind).toBe('circle');
+    expect(state().selected).toBe(first().id);
+    expect(state().tab).toBe('words');
+  });
+
+  it('seats the chosen lettering on a new path', () => {
+    addCircle();
+    expect(first().path).toBe(state().doc!.paths[1]?.id);
+  });
+
+  it('takes two points or more for a curve', () => {
+    const knot = (x: number) => ({
+      x,
+      y: 0,
+      in: [0, 0] as [number, number],
+      out: [0, 0] as [number, number],
+      smooth: false,
+    });
+    startDrawing();
+    useEditor.setState({ drawing: [knot(0)] });
+    finishDrawing(false);
+    expect(state().doc!.paths).toHaveLength(1);
+    startDrawing();
+    useEditor.setState({ drawing: [knot(0), knot(90)] });
+    finishDrawing(true);
+    expect(state().doc!.paths[1]).toMatchObject({ kind: 'drawn', closed: true });
+  });
+
+  it('removes an item with the path that nobody else uses', () => {
+    change((d) => ({
+      ...d,
+      letterings: [...d.letterings, lettering({ id: 'm' })],
+      stack: ['l', 'm'],
+    }));
+    removeItem('l');
+    expect(state().doc!.paths).toHaveLength(1);
+    removeItem('m');
+    expect(state().doc!.paths).toHaveLength(0);
+    expect(state().doc!.stack).toEqual([]);
+  });
+
+  it('reorders, hides and locks', () => {
+    change((d) => ({
+      ...d,
+      letterings: [...d.letterings, lettering({ id: 'm' })],
+      stack: ['l', 'm'],
+    }));
+    restack('l', 1);
+    expect(state().doc!.stack).toEqual(['m', 'l']);
+    restack('l', -9);
+    expect(state().doc!.stack).toEqual(['l', 'm']);
+    toggleFlag('l', 'hidden');
+    toggleFlag('l', 'locked');
+    expect(first()).toMatchObject({ hidden: true, locked: true });
+  });
+});

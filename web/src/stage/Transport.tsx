@@ -49,7 +49,7 @@ export function Transport() {
           setTime(Number(e.target.value) / fps);
         }}
       />
-      <div className="flex items-center gap-1.5">
+      <div className="flex flex-wrap items-center gap-1.5">
         <button
           type="button"
           className="flex size-9 shrink-0 items-center justify-center rounded-full bg-ink text-sheet"

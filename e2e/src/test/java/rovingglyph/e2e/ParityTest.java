@@ -13,6 +13,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.scene.Lettering;
@@ -111,16 +112,21 @@ class ParityTest {
   @Test
   void theSameDocumentIsWrittenAndTheSameProblemsAreFound() throws IOException {
     for (String document : documents()) {
-      String edit =
-          "{\"op\":\"reverse\",\"path\":\"" + SceneCodec.read(document).paths().get(0).id() + "\"}";
+      Scene scene = SceneCodec.read(document);
+      String edit = "{\"op\":\"reverse\",\"path\":\"" + scene.paths().get(0).id() + "\"}";
       String there =
           (String)
               page.evaluate(
-                  "async ([d, e]) => (await import('/parity/core.js')).edit(d, e)",
-                  List.of(document, edit));
-      String here =
-          SceneCodec.write(rovingglyph.edit.SceneEdits.apply(SceneCodec.read(document), edit));
-      assertThat(SceneCodec.read(there)).isEqualTo(SceneCodec.read(here));
+                  """
+                  async ([document, runs, edit]) => {
+                    const core = await import('/parity/core.js');
+                    for (const [key, run] of Object.entries(runs)) core.putRun(key, run);
+                    core.open(document, false);
+                    return core.edit(document, edit);
+                  }""",
+                  List.of(document, runs(scene), edit));
+      Scene here = SceneEdits.apply(Preparation.prepare(scene, SHAPER).scene(), edit);
+      assertThat(SceneCodec.read(there)).isEqualTo(SceneCodec.read(SceneCodec.write(here)));
     }
     String bad =
         documents().get(1).replace("\"length\": 6", "\"length\": 1e308").replace("168", "-1");

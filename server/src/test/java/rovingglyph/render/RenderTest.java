@@ -1,0 +1,122 @@
+package rovingglyph.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.shaping.FaceCatalogue;
+import rovingglyph.shaping.Shaper;
+
+class RenderTest {
+  private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
+
+  @TempDir Path folder;
+
+  private static PreparedScene scene(String more) {
+    return Preparation.prepare(
+        SceneCodec.read(
+            """
+            {"format":"roving-glyph-scene","version":1,"width":200,"height":100,"rate":"25","length":2,
+             "paths":[{"id":"p","kind":"drawn","points":[{"x":10,"y":70},{"x":190,"y":70}]}],%s}"""
+                .formatted(more)),
+        SHAPER);
+  }
+
+  private static String square(String colour, String more) {
+    return "\"pictures\":[{\"id\":\"k\",\"x\":100,\"y\":50,\"parts\":[{\"d\":\"M-20-20H20V20H-20Z\",\"fill\":\"%s\"}]%s}]"
+        .formatted(colour, more);
+  }
+
+  private static int at(BufferedImage image, int x, int y) {
+    return image.getRGB(x, y);
+  }
+
+  @Test
+  void shapesAreFilledInTheirPlaceOnTheBackground() {
+    PreparedScene s = scene("\"background\":\"#204060\"," + square("#FF8000", ""));
+    BufferedImage image = new FramePainter(s).image(0);
+    assertThat(at(image, 100, 50)).isEqualTo(0xFFFF8000);
+    assertThat(at(image, 81, 31)).isEqualTo(0xFFFF8000);
+    assertThat(at(image, 78, 50)).isEqualTo(0xFF204060);
+  }
+
+  @Test
+  void opacityIsMixedWithWhatLiesBelow() {
+    PreparedScene s = scene("\"background\":\"#000000\"," + square("#FFFFFF", ",\"opacity\":50"));
+    int grey = at(new FramePainter(s).image(0), 100, 50) & 255;
+    assertThat(grey).isBetween(127, 128);
+  }
+
+  @Test
+  void aPictureTurnsAboutItsOriginAndScales() {
+    String turning =
+        ",\"scale\":1.5,\"rotation\":{\"keyframes\":[{\"time\":0,\"value\":0},{\"time\":2,\"value\":90}]}";
+    FramePainter painter = new FramePainter(scene(square("#FF0000", turning)));
+    assertThat(at(painter.image(0), 100, 78)).isEqualTo(0xFFFF0000);
+    assertThat(at(painter.image(0), 100, 88)).as("its corner is not there yet").isZero();
+    assertThat(at(painter.image(1), 100, 88))
+        .as("turned by 45 degrees it is")
+        .isEqualTo(0xFFFF0000);
+  }
+
+  @Test
+  void overlappingLettersDoNotShowThroughEachOther() {
+    String words =
+        """
+        "background":"#FFFFFF","letterings":[{"id":"l","text":"oooo","path":"p","face":"comfortaa","size":60,
+          "tracking":-0.4,"fill":"#000000","opacity":50,"seat":{"startMargin":40}}]""";
+    BufferedImage image = new FramePainter(scene(words)).image(0);
+    int darkest = 255;
+    for (int y = 0; y < 100; y++) {
+      for (int x = 0; x < 200; x++) {
+        darkest = Math.min(darkest, at(image, x, y) & 255);
+      }
+    }
+    assertThat(darkest).isBetween(126, 129);
+  }
+
+  @Test
+  void everyFrameIsAnnouncedAndTheFileIsWritten() throws IOException {
+    Path out = folder.resolve("v.mp4");
+    List<Integer> told = new ArrayList<>();
+    VideoWriter.write(scene(square("#FF8000", "")), out, told::add);
+    assertThat(told).hasSize(51).startsWith(0, 1, 2).endsWith(50);
+    assertThat(Files.size(out)).isGreaterThan(500);
+  }
+
+  @Test
+  void aCancelledVideoLeavesNoFile() {
+    Path out = folder.resolve("v.mp4");
+    assertThatThrownBy(() -> VideoWriter.write(scene(square("#FF8000", "")), out, n -> n < 10))
+        .isInstanceOf(VideoWriter.Cancelled.class);
+    assertThat(out).doesNotExist();
+  }
+
+  @Test
+  void whatFfmpegSaysIsToldWhenItFails() {
+    Path nowhere = folder.resolve("missing/v.mp4");
+    assertThatThrownBy(() -> VideoWriter.write(scene(square("#FF8000", "")), nowhere, n -> true))
+        .isInstanceOf(IOException.class)
+        .hasMessageContaining("No such file");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"mp4,MP4", "PNG,PNG", "Svg,SVG"})
+  void formatsAreFoundByTheirEnding(String ending, SceneFiles.Format format) {
+    assertThat(SceneFiles.Format.of(ending)).isEqualTo(format);
+    assertThat(SceneFiles.Format.of(ending + "x")).isNull();
+    assertThat(format.mediaType()).contains("/");
+  }
+}

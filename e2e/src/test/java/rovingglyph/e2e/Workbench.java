@@ -6,6 +6,7 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import rovingglyph.server.TestServer;
@@ -36,7 +37,9 @@ final class Workbench {
   static Workbench open(TestServer server, Page page, String sceneId) {
     page.navigate(server.address() + "/#/scenes/" + sceneId);
     Workbench w = new Workbench(page, server, sceneId);
-    assertThat(page.getByTestId("overlay")).isVisible();
+    // The first request after a start is slow on a busy machine.
+    assertThat(page.getByTestId("overlay"))
+        .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
     return w;
   }
 
@@ -97,9 +100,11 @@ final class Workbench {
   }
 
   void waitKept() {
-    assertThat(page.getByTestId("kept")).hasText("All changes kept");
+    LocatorAssertions.HasTextOptions patient =
+        new LocatorAssertions.HasTextOptions().setTimeout(30_000);
+    assertThat(page.getByTestId("kept")).hasText("All changes kept", patient);
     page.waitForTimeout(400);
-    assertThat(page.getByTestId("kept")).hasText("All changes kept");
+    assertThat(page.getByTestId("kept")).hasText("All changes kept", patient);
   }
 
   /** The document that the server has, once everything is kept. */

@@ -1,4 +1,3 @@
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { useMemo, useRef } from 'react';
 import * as core from '../core/core';
 import type { KeyframeInfo } from '../core/core';
@@ -8,8 +7,9 @@ import { drag } from '../stage/drag';
 import { pause } from '../stage/playback';
 import { shown } from '../ui/arithmetic';
 import { BendHandles } from './BendHandles';
+import { Chip } from './Chip';
+import { Ring } from './Ring';
 import type { Scale } from './scale';
-import { EASINGS, easingLabel, landingLabel } from './words';
 
 interface Props {
   item: string;
@@ -246,7 +246,7 @@ function Grid({ item, scale, along }: { item: string; scale: Scale; along: boole
   );
 }
 
-interface PartProps {
+export interface PartProps {
   item: string;
   channel: Channel;
   scale: Scale;
@@ -302,139 +302,5 @@ function Playhead({ item, channel, scale, toChart }: PartProps) {
         {shown(speed, 0)} {CHANNEL_UNITS[channel]}/s
       </text>
     </g>
-  );
-}
-
-interface RingProps extends PartProps {
-  index: number;
-  info: KeyframeInfo;
-  x: number;
-}
-
-/** A keyframe: drag down or up for its time, across for its value. */
-function Ring({ item, channel, index, info, x, scale, toChart }: RingProps) {
-  const chosen = useEditor((s) => s.keyframe === index);
-  const late = useEditor((s) => info.time > (s.doc?.length ?? 0) + 1e-6);
-  const [cx, cy] = [scale.x(x), scale.y(info.time)];
-  const label = landingLabel(info);
-  const right = cx < (scale.left + scale.right) / 2;
-
-  const pull = (e: React.PointerEvent) => {
-    useEditor.setState({ keyframe: index });
-    const [startX, startY] = toChart(e);
-    let at = index;
-    let torn = info.landing === undefined;
-    drag(e, toChart, (px, py, event) => {
-      const { summary } = useEditor.getState();
-      const key = summary?.items[item]?.channels[channel]?.[at];
-      if (!key) return;
-      const time = snapped(scale.time(cy + py - startY), event.ctrlKey);
-      // A landing is torn from its goal only by a drag that clearly goes across.
-      torn ||= Math.abs(px - startX) > 14;
-      const across = torn && Math.abs(px - startX) > 3;
-      const value = info.value + scale.value(cx + px - startX) - scale.value(cx);
-      applyEdit(
-        { op: 'move', item, channel, index: at, time, ...(across ? { value } : {}) },
-        'ring',
-      );
-      const keys = useEditor.getState().summary?.items[item]?.channels[channel] ?? [];
-      const { doc } = useEditor.getState();
-      const there = keys.findIndex((k) => doc && Math.abs(k.time - onFrame(doc, time)) < 1e-4);
-      if (there >= 0) at = there;
-      useEditor.setState({ keyframe: at });
-    });
-  };
-
-  return (
-    <g
-      className="cursor-grab"
-      onPointerDown={pull}
-      onDoubleClick={(e) => e.stopPropagation()}
-      opacity={late ? 0.5 : 1}
-    >
-      <title>{`${label || 'Keyframe'} at ${info.time.toFixed(2)} s: drag down or up for its time, across for its value`}</title>
-      {chosen && <circle cx={cx} cy={cy} r={10.5} className="fill-wash" />}
-      <circle cx={cx} cy={cy} r={6.5} className="fill-sheet stroke-teal" strokeWidth={3} />
-      {info.landing && <circle cx={cx} cy={cy} r={2.2} className="fill-teal" />}
-      <circle cx={cx} cy={cy} r={13} fill="transparent" data-testid={`ring-${index}`} />
-      {label && (
-        <text
-          x={cx + (right ? 13 : -13)}
-          y={cy + 4}
-          textAnchor={right ? 'start' : 'end'}
-          className="halo pointer-events-none fill-ink text-[11px]"
-        >
-          {label}
-        </text>
-      )}
-    </g>
-  );
-}
-
-/** Onto the nearest tenth of a second within a few pixels, unless Ctrl is held; else onto frames. */
-function snapped(time: number, free: boolean): number {
-  const tenth = Math.round(time * 10) / 10;
-  return !free && Math.abs(tenth - time) < 0.02 ? tenth : time;
-}
-
-interface ChipProps {
-  item: string;
-  channel: Channel;
-  index: number;
-  a: KeyframeInfo;
-  b: KeyframeInfo;
-  /** The segment's extent across. */
-  from: number;
-  to: number;
-  scale: Scale;
-}
-
-/** Names the easing of a segment; opens the list of easings. */
-function Chip({ item, channel, index, a, b, from, to, scale }: ChipProps) {
-  const y = scale.y((a.time + b.time) / 2);
-  const tight = scale.y(b.time) - scale.y(a.time) < 40;
-  // Beside the segment, so that it never covers the line or its handles.
-  const left = scale.x((from + to) / 2) > (scale.left + scale.right) / 2 + 1;
-  const gap = 14;
-  return (
-    <div
-      className="absolute -translate-y-1/2"
-      style={
-        left
-          ? {
-              right: Math.min(scale.width - scale.x(from) + gap, scale.width - scale.left - 60),
-              top: y,
-            }
-          : { left: Math.min(scale.x(to) + gap, scale.right - 60), top: y }
-      }
-      hidden={y > scale.height}
-    >
-      <Menu>
-        <MenuButton
-          className={`rounded-full border border-teal/40 bg-wash px-2 whitespace-nowrap text-teal hover:border-teal ${tight ? 'py-0 text-[10px]' : 'py-0.5 text-[11px]'}`}
-          title="Easing: click to choose"
-          data-testid={`chip-${index}`}
-        >
-          {easingLabel(a, b)}
-        </MenuButton>
-        <MenuItems anchor="bottom" className="menu [--anchor-gap:4px]">
-          {EASINGS.map((e) => (
-            <MenuItem key={e.value}>
-              <button
-                type="button"
-                className={`menu-item ${e.value === a.easing ? 'font-semibold text-teal' : ''}`}
-                onClick={() => {
-                  const easing = e.value === 'own' ? a.curve : e.value;
-                  applyEdit({ op: 'ease', item, channel, index, easing });
-                  useEditor.setState({ keyframe: index });
-                }}
-              >
-                {e.label}
-              </button>
-            </MenuItem>
-          ))}
-        </MenuItems>
-      </Menu>
-    </div>
   );
 }

@@ -1,0 +1,68 @@
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
+import type { KeyframeInfo } from '../core/core';
+import type { Channel } from '../core/document';
+import { applyEdit, useEditor } from '../state/editor';
+import type { Scale } from './scale';
+import { EASINGS, easingLabel } from './words';
+
+interface ChipProps {
+  item: string;
+  channel: Channel;
+  index: number;
+  a: KeyframeInfo;
+  b: KeyframeInfo;
+  /** The segment's extent across. */
+  from: number;
+  to: number;
+  scale: Scale;
+}
+
+/** Names the easing of a segment; opens the list of easings. */
+export function Chip({ item, channel, index, a, b, from, to, scale }: ChipProps) {
+  const y = scale.y((a.time + b.time) / 2);
+  const tight = scale.y(b.time) - scale.y(a.time) < 40;
+  // Beside the segment, so that it never covers the line or its handles.
+  const left = scale.x((from + to) / 2) > (scale.left + scale.right) / 2 + 1;
+  const gap = 14;
+  return (
+    <div
+      className="absolute -translate-y-1/2"
+      style={
+        left
+          ? {
+              right: Math.min(scale.width - scale.x(from) + gap, scale.width - scale.left - 60),
+              top: y,
+            }
+          : { left: Math.min(scale.x(to) + gap, scale.right - 60), top: y }
+      }
+      hidden={y > scale.height}
+    >
+      <Menu>
+        <MenuButton
+          className={`rounded-full border border-teal/40 bg-wash px-2 whitespace-nowrap text-teal hover:border-teal ${tight ? 'py-0 text-[10px]' : 'py-0.5 text-[11px]'}`}
+          title="Easing: click to choose"
+          data-testid={`chip-${index}`}
+        >
+          {easingLabel(a, b)}
+        </MenuButton>
+        <MenuItems anchor="bottom" className="menu [--anchor-gap:4px]">
+          {EASINGS.map((e) => (
+            <MenuItem key={e.value}>
+              <button
+                type="button"
+                className={`menu-item ${e.value === a.easing ? 'font-semibold text-teal' : ''}`}
+                onClick={() => {
+                  const easing = e.value === 'own' ? a.curve : e.value;
+                  applyEdit({ op: 'ease', item, channel, index, easing });
+                  useEditor.setState({ keyframe: index });
+                }}
+              >
+                {e.label}
+              </button>
+            </MenuItem>
+          ))}
+        </MenuItems>
+      </Menu>
+    </div>
+  );
+}

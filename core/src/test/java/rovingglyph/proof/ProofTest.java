@@ -1,0 +1,95 @@
+package rovingglyph.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static rovingglyph.TestScenes.CIRCLE;
+import static rovingglyph.TestScenes.LINE;
+import static rovingglyph.TestScenes.document;
+import static rovingglyph.TestScenes.offsets;
+import static rovingglyph.TestScenes.prepare;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
+import rovingglyph.type.Cluster;
+import rovingglyph.type.Outline;
+import rovingglyph.type.ShapedRun;
+
+class ProofTest {
+  private static List<Finding> proof(String path, String text, String seat, String more) {
+    return Proof.of(prepare(document(path, text, seat, more)));
+  }
+
+  @Test
+  void charactersFromTheFallbackAndMissingOnesAreNamed() {
+    ShapedRun run =
+        new ShapedRun(
+            List.of(
+                new Cluster("a", 0.5, List.of(), "", false),
+                new Cluster("\u2693", 0.5, List.of(), "DejaVu Sans", false),
+                new Cluster("\u6F22", 0.5, List.of(), "DejaVu Sans", true)),
+            List.of(Outline.of("")),
+            0.8,
+            0.2);
+    List<String> found =
+        Proof.of(
+                Preparation.prepare(
+                    SceneCodec.read(document(LINE, "a\u2693\u6F22", "", "")), r -> run))
+            .stream()
+            .map(Finding::message)
+            .toList();
+    assertThat(found).anyMatch(m -> m.contains("\u2693") && m.contains("DejaVu Sans"));
+    assertThat(found).anyMatch(m -> m.contains("\u6F22") && m.contains("box"));
+  }
+
+  @Test
+  void aRingIsNeverUpsideDownButCanBeTooShort() {
+    assertThat(proof(CIRCLE, "round and round", "", "")).isEmpty();
+    assertThat(proof(CIRCLE, "round and round and round it goes", "", ""))
+        .extracting(Finding::message)
+        .singleElement()
+        .asString()
+        .contains("longer than its room");
+  }
+
+  @Test
+  void theRoomIsWhatTheMarginsLeave() {
+    assertThat(proof(LINE, "fits", "\"startMargin\":300,\"endMargin\":300", "")).isEmpty();
+    assertThat(proof(LINE, "fits", "\"startMargin\":400,\"endMargin\":300", "")).hasSize(1);
+  }
+
+  @Test
+  void restIsWhereAHoldBeginsOrWhereItLands() {
+    String hold =
+        offsets(
+            "{\"time\":0,\"value\":-4000}",
+            "{\"time\":1,\"value\":0}",
+            "{\"time\":3,\"value\":0}",
+            "{\"time\":4,\"value\":4000}");
+    assertThat(proof(LINE, "in", hold, "")).isEmpty();
+    assertThat(Proof.restTime(SceneCodec.read(document(LINE, "in", hold, "")).letterings().get(0)))
+        .isEqualTo(1);
+    String landing =
+        offsets("{\"time\":0,\"value\":-4000}", "{\"time\":2,\"value\":0,\"landing\":\"at-rest\"}");
+    assertThat(
+            Proof.restTime(SceneCodec.read(document(LINE, "in", landing, "")).letterings().get(0)))
+        .isEqualTo(2);
+  }
+
+  @Test
+  void whatIsHiddenIsLeftAloneButItsLateKeyframesAreTold() {
+    assertThat(proof(LINE, "gone", "\"pathOffset\":5000", "\"hidden\":true")).isEmpty();
+    String late = "\"opacity\":{\"keyframes\":[{\"time\":8,\"value\":0},{\"time\":9,\"value\":5}]}";
+    assertThat(proof(LINE, "late", "", late))
+        .extracting(Finding::message)
+        .singleElement()
+        .asString()
+        .contains("2 keyframes of opacity", "after the end");
+  }
+
+  @Test
+  void longWordsAreShortenedInMessages() {
+    String message = proof(LINE, "a very long line of words that goes on", "", "").get(0).message();
+    assertThat(message).contains("\u2026\u201d").hasSizeLessThan(90);
+  }
+}

@@ -14,7 +14,7 @@ export function MovableField({ item, channel }: { item: string; channel: Channel
   const rate = useEditor((s) => framesPerSecond(s.doc?.rate ?? '25'));
   const length = useEditor((s) => s.summary?.items[item]?.length ?? 0);
   const value = useMemo(
-    () => (known && opened >= 0 ? core.value(item, channel, time) : 0),
+    () => (known && opened >= 0 ? core.value(item, channel, time) : null),
     [item, channel, time, opened, known],
   );
   const here = keys?.some((k) => Math.abs(k.time - time) * rate < 0.5) ?? false;

@@ -5,7 +5,8 @@ import { readNumber, shown } from './arithmetic';
 
 interface Props {
   label: string;
-  value: number;
+  /** Null while it is not known yet: the field waits. */
+  value: number | null;
   unit?: string;
   decimals?: number;
   step?: number;
@@ -22,7 +23,9 @@ interface Props {
  * ten, or drag on the label.
  */
 export function NumberField(props: Props) {
-  const { label, value, unit = '', decimals = 1, step = 1, units = {}, onChange } = props;
+  const { label, unit = '', decimals = 1, step = 1, units = {}, onChange } = props;
+  const disabled = props.disabled || props.value === null;
+  const value = props.value ?? 0;
   const id = useId();
   const [text, setText] = useState<string | null>(null);
   const [error, setError] = useState('');
@@ -50,7 +53,7 @@ export function NumberField(props: Props) {
   };
 
   const scrub = (e: React.PointerEvent<HTMLLabelElement>) => {
-    if (props.disabled || e.button !== 0) return;
+    if (disabled || e.button !== 0) return;
     const from = e.clientX;
     const begin = value;
     const target = e.currentTarget;
@@ -99,8 +102,8 @@ export function NumberField(props: Props) {
           <input
             id={id}
             className={`field pr-8 ${error ? 'border-vermilion' : ''}`}
-            value={text ?? shown(value, decimals)}
-            disabled={props.disabled}
+            value={text ?? (props.value === null ? '' : shown(value, decimals))}
+            disabled={disabled}
             inputMode="decimal"
             aria-invalid={error !== ''}
             onChange={(e) => setText(e.target.value)}

@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,8 @@ final class Browser {
   /** A window of its own, with its own storage. */
   static synchronized BrowserContext context(int width, int height) {
     if (chromium == null) {
+      // A slow machine takes its time; only what never comes is a failure.
+      PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
       playwright =
           Playwright.create(
               new Playwright.CreateOptions()

@@ -6,7 +6,6 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import rovingglyph.server.TestServer;
@@ -37,9 +36,7 @@ final class Workbench {
   static Workbench open(TestServer server, Page page, String sceneId) {
     page.navigate(server.address() + "/#/scenes/" + sceneId);
     Workbench w = new Workbench(page, server, sceneId);
-    // The first request after a start is slow on a busy machine.
-    assertThat(page.getByTestId("overlay"))
-        .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+    assertThat(page.getByTestId("overlay")).isVisible();
     return w;
   }
 
@@ -53,6 +50,12 @@ final class Workbench {
       }
     }
     throw new AssertionError("no scene " + name);
+  }
+
+  /** Loads the page again and waits until the scene is shown. */
+  void reload() {
+    page.reload();
+    assertThat(page.getByTestId("overlay")).isVisible();
   }
 
   Locator button(String name) {
@@ -100,11 +103,9 @@ final class Workbench {
   }
 
   void waitKept() {
-    LocatorAssertions.HasTextOptions patient =
-        new LocatorAssertions.HasTextOptions().setTimeout(30_000);
-    assertThat(page.getByTestId("kept")).hasText("All changes kept", patient);
+    assertThat(page.getByTestId("kept")).hasText("All changes kept");
     page.waitForTimeout(400);
-    assertThat(page.getByTestId("kept")).hasText("All changes kept", patient);
+    assertThat(page.getByTestId("kept")).hasText("All changes kept");
   }
 
   /** The document that the server has, once everything is kept. */

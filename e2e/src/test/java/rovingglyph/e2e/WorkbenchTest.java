@@ -8,7 +8,6 @@ import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.nio.charset.StandardCharsets;
@@ -117,7 +116,7 @@ class WorkbenchTest {
 
   private Path download(Path folder, String ending) {
     var link = page.locator("li", new Page.LocatorOptions().setHasText("." + ending)).locator("a");
-    assertThat(link).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+    assertThat(link).isVisible();
     Download d = page.waitForDownload(link::click);
     Path file = folder.resolve(d.suggestedFilename());
     d.saveAs(file);
@@ -151,7 +150,7 @@ class WorkbenchTest {
     w.button("Redo").click();
     assertThat(seat(w).getDouble("baselineShift", 0)).isEqualTo(75);
     w.waitKept();
-    page.reload();
+    w.reload();
     page.keyboard().press("3");
     assertThat(w.field("Baseline shift")).hasValue("75");
     assertThat(w.button("Undo")).isDisabled();

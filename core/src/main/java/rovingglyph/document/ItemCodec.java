@@ -10,6 +10,7 @@ import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Picture;
 import rovingglyph.scene.Seat;
+import rovingglyph.scene.Template;
 
 /** Letterings and pictures from and to JSON. */
 final class ItemCodec {
@@ -54,6 +55,8 @@ final class ItemCodec {
         f.choice("side", Seat.Side.values(), Seat.Side.LEFT),
         f.choice("orientation", Seat.Orientation.values(), Seat.Orientation.TURN),
         f.choice("ends", Seat.EndRule.values(), null),
+        f.choice("reshape", Seat.Reshape.values(), Seat.Reshape.KEEP_SHARE),
+        f.get("pin") == null ? null : f.number("pin", -PathCodec.FARTHEST, PathCodec.FARTHEST, 0),
         movable(f, Channel.PATH_OFFSET, 0),
         movable(f, Channel.START_MARGIN, 0),
         movable(f, Channel.END_MARGIN, 0),
@@ -83,6 +86,35 @@ final class ItemCodec {
       f.problem("d", parsed.error() + " at character " + (parsed.position() + 1), "SVG path data");
     }
     return new Picture.Part(data, f.colour("fill", 0), f.rest());
+  }
+
+  static Template readTemplate(Fields f) {
+    return new Template(
+        f.id("id"),
+        f.text("name", 200, "Template"),
+        f.id("image"),
+        f.number("x", -PathCodec.FARTHEST, PathCodec.FARTHEST, 0),
+        f.number("y", -PathCodec.FARTHEST, PathCodec.FARTHEST, 0),
+        f.number("width", 1, 1e5, 100),
+        f.number("height", 1, 1e5, 100),
+        f.number("opacity", 0, 100, 40),
+        f.flag("hidden", false),
+        f.rest());
+  }
+
+  static JsonValue write(Template t) {
+    return Writer.object()
+        .add("id", t.id())
+        .add("name", t.name())
+        .add("image", t.image())
+        .add("x", t.x())
+        .add("y", t.y())
+        .add("width", t.width())
+        .add("height", t.height())
+        .add("opacity", t.opacity())
+        .flag("hidden", t.hidden())
+        .rest(t.extras())
+        .json();
   }
 
   private static Movable movable(Fields f, Channel channel, double missing) {
@@ -118,6 +150,12 @@ final class ItemCodec {
             .add("orientation", Spelling.of(s.orientation()));
     if (s.ends() != null) {
       w.add("ends", Spelling.of(s.ends()));
+    }
+    if (s.reshape() != Seat.Reshape.KEEP_SHARE) {
+      w.add("reshape", Spelling.of(s.reshape()));
+    }
+    if (s.pin() != null) {
+      w.add("pin", s.pin());
     }
     return w.add("pathOffset", MovableCodec.write(s.pathOffset()))
         .add("startMargin", MovableCodec.write(s.startMargin()))

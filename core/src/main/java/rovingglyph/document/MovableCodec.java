@@ -84,7 +84,7 @@ final class MovableCodec {
     return w.add("easing", write(k.easing())).rest(k.extras()).json();
   }
 
-  private static JsonValue write(Easing e) {
+  static JsonValue write(Easing e) {
     if (e.kind() != Easing.Kind.OWN) {
       return Json.value(Spelling.of(e.kind()));
     }

@@ -84,6 +84,7 @@ public final class SceneCodec {
             paths,
             letterings,
             pictures,
+            f.list("templates", 20, ItemCodec::readTemplate),
             stack(f, letterings, pictures),
             f.rest());
     checkReferences(scene, f);
@@ -141,6 +142,9 @@ public final class SceneCodec {
     for (int i = 0; i < scene.pictures().size(); i++) {
       unique(ids, scene.pictures().get(i).id(), "pictures[" + i + "].id", f);
     }
+    for (int i = 0; i < scene.templates().size(); i++) {
+      unique(ids, scene.templates().get(i).id(), "templates[" + i + "].id", f);
+    }
   }
 
   private static void unique(Set<String> ids, String id, String field, Fields f) {
@@ -163,6 +167,7 @@ public final class SceneCodec {
         .list("paths", scene.paths(), PathCodec::write)
         .list("letterings", scene.letterings(), ItemCodec::write)
         .list("pictures", scene.pictures(), ItemCodec::write)
+        .list("templates", scene.templates(), ItemCodec::write)
         .texts("stack", scene.stack())
         .rest(scene.extras())
         .text();

@@ -34,6 +34,11 @@ final class Writer {
     return this;
   }
 
+  /** Only what is true is written. */
+  Writer flag(String name, boolean value) {
+    return value ? add(name, true) : this;
+  }
+
   Writer add(String name, JsonValue value) {
     object.add(name, value);
     return this;

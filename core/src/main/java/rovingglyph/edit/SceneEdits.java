@@ -5,15 +5,13 @@ import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import rovingglyph.document.Spelling;
-import rovingglyph.geometry.Point;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.GuidePath;
-import rovingglyph.scene.GuidePath.Circle;
-import rovingglyph.scene.GuidePath.Drawn;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Movable;
+import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 
 /**
@@ -27,11 +25,21 @@ public final class SceneEdits {
   public static Scene apply(Scene scene, String json) {
     JsonObject edit = Json.parse(json).asObject();
     String op = edit.getString("op", "");
-    return edit.get("path") != null ? path(scene, op, edit) : value(scene, op, edit);
+    Scene made = NewPaths.apply(scene, op, edit);
+    if (made != null) {
+      return made;
+    }
+    return switch (op) {
+      case "addLettering" -> Letterings.add(scene, edit);
+      case "sit" -> Letterings.sit(scene, edit);
+      case "pin" -> Letterings.pin(scene, edit);
+      case "deletePath" -> Letterings.deletePath(scene, edit);
+      default -> edit.get("path") != null ? PathOps.apply(scene, op, edit) : value(scene, op, edit);
+    };
   }
 
   private static Scene value(Scene scene, String op, JsonObject e) {
-    Item item = scene.item(e.getString("item", ""));
+    Mover item = scene.mover(e.getString("item", ""));
     Channel channel = Channel.of(e.getString("channel", ""));
     if (item == null || channel == null || item.movable(channel) == null) {
       throw new IllegalArgumentException("There is no such value: " + e);
@@ -56,51 +64,10 @@ public final class SceneEdits {
           case "land" -> edits.land(m, index, landing(e));
           default -> throw new IllegalArgumentException("There is no edit \"" + op + "\"");
         };
-    return scene.withItem(item.with(channel, edited));
-  }
-
-  private static Scene path(Scene scene, String op, JsonObject e) {
-    GuidePath path = scene.path(e.getString("path", ""));
-    if (path == null) {
-      throw new IllegalArgumentException("There is no path " + e.get("path"));
-    }
-    if (op.equals("reverse")) {
-      return scene.withPath(PathEdits.reverse(path));
-    }
-    Point at = new Point(e.getDouble("x", 0), e.getDouble("y", 0));
-    if (op.equals("move")) {
-      return scene.withPath(PathEdits.move(path, at));
-    }
-    if (path instanceof Circle c) {
-      return scene.withPath(
-          switch (op) {
-            case "radius" -> PathEdits.radiusTo(c, at);
-            case "start" -> PathEdits.startAt(c, at);
-            default -> throw new IllegalArgumentException("A circle has no edit \"" + op + "\"");
-          });
-    }
-    return scene.withPath(drawn((Drawn) path, op, e, at));
-  }
-
-  private static Drawn drawn(Drawn d, String op, JsonObject e, Point at) {
-    int index = e.getInt("index", 0);
-    if (index < 0 || index >= d.points().size()) {
-      throw new IllegalArgumentException("There is no point " + index);
-    }
-    return switch (op) {
-      case "close" -> PathEdits.close(d, true);
-      case "open" -> PathEdits.close(d, false);
-      case "insert" -> PathEdits.insert(d, at);
-      case "append" ->
-          PathEdits.append(d, at, new Point(e.getDouble("outX", 0), e.getDouble("outY", 0)));
-      case "delete" -> PathEdits.delete(d, index);
-      case "movePoint" -> PathEdits.movePoint(d, index, at);
-      case "moveIn" -> PathEdits.moveHandle(d, index, false, at);
-      case "moveOut" -> PathEdits.moveHandle(d, index, true, at);
-      case "smooth" -> PathEdits.setSmooth(d, index, true);
-      case "corner" -> PathEdits.setSmooth(d, index, false);
-      default -> throw new IllegalArgumentException("There is no edit \"" + op + "\"");
-    };
+    Mover changed = item.with(channel, edited);
+    return changed instanceof GuidePath p
+        ? Reshaping.replace(scene, p, e.getDouble("time", 0), true)
+        : scene.withItem((Item) changed);
   }
 
   private static double number(JsonObject e, String name) {
@@ -111,7 +78,7 @@ public final class SceneEdits {
     return v.asDouble();
   }
 
-  private static Easing easing(JsonValue v) {
+  static Easing easing(JsonValue v) {
     if (v != null && v.isArray() && v.asArray().size() == 4) {
       JsonArray c = v.asArray();
       double x1 = Math.min(Math.max(c.get(0).asDouble(), 0), 1);

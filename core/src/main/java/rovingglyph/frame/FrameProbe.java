@@ -35,11 +35,11 @@ final class FrameProbe implements LandingSolver.Probe {
 
   FrameProbe(PreparedLettering lettering, SeatValues values, Rect area) {
     this.lettering = lettering;
-    this.seating = lettering.seating();
+    this.seating = lettering.seating(values);
     this.values = values;
     this.area = area;
     this.contour = seating.contour();
-    this.turn = Affine.rotate(Math.toRadians(values.rotation()), lettering.centre());
+    this.turn = Affine.rotate(Math.toRadians(values.rotation()), lettering.centre(values));
     this.cell = contour.length() / CELLS;
     for (int i = 0; i <= CELLS; i++) {
       depths[i] = depth(contour.at(Math.min(i * cell, contour.length())).point());

@@ -4,10 +4,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
-import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
@@ -15,7 +13,6 @@ import rovingglyph.scene.Movable;
 import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 import rovingglyph.type.Outline;
 import rovingglyph.type.RunRequest;
 import rovingglyph.type.ShapedRun;
@@ -25,17 +22,28 @@ import rovingglyph.type.TypeSource;
 public final class Preparation {
   private final Scene scene;
   private final TypeSource type;
-  private final Map<String, Contour> contours = new LinkedHashMap<>();
+  private final PreparedScene before;
+  private final Map<String, PreparedPath> paths = new LinkedHashMap<>();
   private final List<Outline> outlines = new ArrayList<>();
 
-  private Preparation(Scene scene, TypeSource type) {
+  private Preparation(Scene scene, TypeSource type, PreparedScene before) {
     this.scene = scene;
     this.type = type;
+    this.before = before;
   }
 
   /** Letterings whose text the source does not have yet are left out. */
   public static PreparedScene prepare(Scene scene, TypeSource type) {
-    return new Preparation(scene, type).run();
+    return prepare(scene, type, null);
+  }
+
+  /**
+   * The same, with what an edit left as it was taken over.
+   *
+   * @param before a scene prepared earlier, or null
+   */
+  public static PreparedScene prepare(Scene scene, TypeSource type, PreparedScene before) {
+    return new Preparation(scene, type, before).run();
   }
 
   /** What has to be shaped for a lettering. */
@@ -45,7 +53,8 @@ public final class Preparation {
 
   private PreparedScene run() {
     for (GuidePath p : scene.paths()) {
-      contours.put(p.id(), GuideContour.of(p));
+      PreparedPath known = before == null ? null : before.paths().get(p.id());
+      paths.put(p.id(), known != null && known.path().equals(p) ? known : new PreparedPath(p));
     }
     Map<String, PreparedLettering> letterings = new LinkedHashMap<>();
     Scene solved = scene;
@@ -62,19 +71,12 @@ public final class Preparation {
       pictures.put(p.id(), new PreparedPicture(p, outlines.size()));
       p.parts().forEach(part -> outlines.add(Outline.of(part.data())));
     }
-    return new PreparedScene(solved, contours, letterings, pictures, outlines);
+    return new PreparedScene(solved, paths, letterings, pictures, outlines);
   }
 
   private PreparedLettering prepare(Lettering l, ShapedRun run) {
-    Contour contour = contours.get(l.path());
-    PreparedLettering raw =
-        new PreparedLettering(
-            l,
-            run,
-            new Seating(l, contour, run),
-            GuideContour.centre(scene.path(l.path()), contour),
-            outlines.size(),
-            List.of());
+    Seats seats = new Seats(l, paths.get(l.path()), run);
+    PreparedLettering raw = new PreparedLettering(l, run, seats, outlines.size(), List.of());
     outlines.addAll(run.outlines());
     Movable offset = l.movable(Channel.PATH_OFFSET);
     if (offset.keyframes().stream().noneMatch(k -> k.landing() != null)) {
@@ -86,9 +88,10 @@ public final class Preparation {
 
   private LandingSolver solver(PreparedLettering raw) {
     Rect area = new Rect(0, 0, scene.width(), scene.height());
-    double length = raw.seating().contour().length();
-    double size = SeatValues.at(raw.lettering(), 0).size();
-    double text = raw.seating().total() * size;
+    SeatValues first = raw.values(0);
+    double length = raw.seating(first).contour().length();
+    double size = first.size();
+    double text = raw.seating(first).total() * size;
     double step = Math.max(2, Math.min(size / 4, 40));
     double reach = length + text + 2.0 * (scene.width() + scene.height());
     return new LandingSolver(

@@ -2,7 +2,6 @@ package rovingglyph.frame;
 
 import java.util.List;
 import java.util.Map;
-import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Item;
@@ -14,14 +13,14 @@ import rovingglyph.type.Outline;
  * A scene with its contours measured, its text laid out and its landings solved.
  *
  * @param scene with solved landings
- * @param contours by path id, in the path's own direction
+ * @param paths by id, in their own direction
  * @param letterings those whose text has been shaped, by id
  * @param pictures by id
  * @param outlines all that frames name by index
  */
 public record PreparedScene(
     Scene scene,
-    Map<String, Contour> contours,
+    Map<String, PreparedPath> paths,
     Map<String, PreparedLettering> letterings,
     Map<String, PreparedPicture> pictures,
     List<Outline> outlines) {

@@ -1,5 +1,8 @@
 package rovingglyph.geometry;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
  * An elliptical arc by its centre: radii in px, {@code tilt} of the first axis, start angle and
  * sweep in radians, clockwise positive on screen. A circle is exact.
@@ -65,6 +68,71 @@ public record Arc(Point centre, double rx, double ry, double tilt, double start0
       }
     }
     return box;
+  }
+
+  /**
+   * The axes of the new ellipse are the singular values of the map times the old axes; maps that
+   * keep all angles are done without, so that a circle stays one exactly.
+   */
+  @Override
+  public Arc mapped(Affine m) {
+    Point c = m.apply(centre);
+    double scale = Math.sqrt(Math.abs(m.a() * m.d() - m.b() * m.c()));
+    double near = 1e-9 * scale;
+    if (Math.abs(m.a() - m.d()) <= near && Math.abs(m.b() + m.c()) <= near) {
+      double turn = Math.atan2(m.b(), m.a());
+      return new Arc(c, rx * scale, ry * scale, tilt + turn, start0, sweep);
+    }
+    if (Math.abs(m.a() + m.d()) <= near && Math.abs(m.b() - m.c()) <= near) {
+      double turn = Math.atan2(m.b(), m.a());
+      return new Arc(c, rx * scale, ry * scale, turn - tilt, -start0, -sweep);
+    }
+    double cos = Math.cos(tilt);
+    double sin = Math.sin(tilt);
+    double p = (m.a() * cos + m.c() * sin) * rx;
+    double q = (m.b() * cos + m.d() * sin) * rx;
+    double r = (-m.a() * sin + m.c() * cos) * ry;
+    double s = (-m.b() * sin + m.d() * cos) * ry;
+    // Singular values of [p r; q s] as sum and difference of its turning and mirroring parts.
+    double e = (p + s) / 2;
+    double f = (p - s) / 2;
+    double g = (q + r) / 2;
+    double h = (q - r) / 2;
+    double turning = Math.sqrt(e * e + h * h);
+    double mirroring = Math.sqrt(f * f + g * g);
+    double a1 = Math.atan2(g, f);
+    double a2 = Math.atan2(h, e);
+    double shift = (a2 - a1) / 2;
+    double second = turning - mirroring;
+    double way = second < 0 ? -1 : 1;
+    return new Arc(
+        c,
+        turning + mirroring,
+        Math.abs(second),
+        (a2 + a1) / 2,
+        way * (start0 + shift),
+        way * sweep);
+  }
+
+  /**
+   * The arc as cubics of at most an eighth of a turn each, the usual tangent construction: off by
+   * less than 5e-6 of the greater radius.
+   */
+  public List<Cubic> cubics() {
+    int parts = Math.max(1, (int) Math.ceil(Math.abs(sweep) / (Math.PI / 4) - 1e-9));
+    double step = sweep / parts;
+    // Handle length of 4/3 tan(step/4), as a factor of the derivative by the angle.
+    double k = 4.0 / 3 * Math.tan(step / 4) / sweep;
+    List<Cubic> out = new ArrayList<>();
+    for (int i = 0; i < parts; i++) {
+      double u0 = (double) i / parts;
+      double u1 = (i + 1.0) / parts;
+      Point p0 = point(u0);
+      Point p3 = point(u1);
+      out.add(
+          new Cubic(p0, p0.plus(derivative(u0).times(k)), p3.minus(derivative(u1).times(k)), p3));
+    }
+    return out;
   }
 
   private Point rotated(double x, double y) {

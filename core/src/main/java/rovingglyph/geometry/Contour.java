@@ -163,6 +163,54 @@ public final class Contour {
     return new Contour(back, closed);
   }
 
+  /** The contour under an affine map. */
+  public Contour mapped(Affine map) {
+    List<Segment> out = new ArrayList<>();
+    segments.forEach(s -> out.add(s.mapped(map)));
+    if (out.isEmpty()) {
+      out.add(new Line(map.apply(first), map.apply(first)));
+    }
+    return new Contour(out, closed);
+  }
+
+  /** A closed contour that begins at a distance of this one; an open one is given back as it is. */
+  public Contour startingAt(double distance) {
+    double d = wrap(distance);
+    if (!closed || d <= 0) {
+      return this;
+    }
+    List<Segment> out = new ArrayList<>(between(d, length()).segments());
+    out.addAll(between(0, d).segments());
+    return new Contour(out, true);
+  }
+
+  /**
+   * The piece between two distances, open; both are brought into [0, length]. Where {@code from} is
+   * not below {@code to} it is a single point.
+   */
+  public Contour between(double from, double to) {
+    double a = Math.min(Math.max(from, 0), length());
+    double b = Math.min(Math.max(to, 0), length());
+    List<Segment> out = new ArrayList<>();
+    for (int i = 0; i < segments.size() && a < b; i++) {
+      double start = table.startOf(i);
+      double end = table.startOf(i + 1);
+      if (end <= a || start >= b) {
+        continue;
+      }
+      Segment s = segments.get(i);
+      double u0 = start >= a ? 0 : table.parameterAt(table.leafAt(a), a);
+      double u1 = end <= b ? 1 : table.parameterAt(table.leafAt(b), b);
+      Segment head = u1 < 1 ? s.split(u1)[0] : s;
+      out.add(u0 > 0 ? head.split(Math.min(1, u0 / u1))[1] : head);
+    }
+    if (out.isEmpty()) {
+      Point p = at(a).point();
+      out.add(new Line(p, p));
+    }
+    return new Contour(out, false);
+  }
+
   public Rect bounds() {
     Rect box = Rect.EMPTY.include(first);
     for (Segment s : segments) {

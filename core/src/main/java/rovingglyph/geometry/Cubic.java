@@ -60,6 +60,21 @@ public record Cubic(Point p0, Point p1, Point p2, Point p3) implements Segment {
   }
 
   @Override
+  public Cubic mapped(Affine map) {
+    return new Cubic(map.apply(p0), map.apply(p1), map.apply(p2), map.apply(p3));
+  }
+
+  /**
+   * The cubic with these ends and derivatives (Hermite form).
+   *
+   * @param d0 first derivative at the start, px per unit of u
+   * @param d1 first derivative at the end
+   */
+  public static Cubic hermite(Point p0, Point d0, Point p3, Point d1) {
+    return new Cubic(p0, p0.plus(d0.times(1.0 / 3)), p3.minus(d1.times(1.0 / 3)), p3);
+  }
+
+  @Override
   public Rect bounds() {
     Rect box = Rect.EMPTY.include(p0).include(p3);
     for (double u : stationary(p0.x(), p1.x(), p2.x(), p3.x())) {

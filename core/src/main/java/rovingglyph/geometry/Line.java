@@ -34,6 +34,11 @@ public record Line(Point p0, Point p1) implements Segment {
   }
 
   @Override
+  public Line mapped(Affine map) {
+    return new Line(map.apply(p0), map.apply(p1));
+  }
+
+  @Override
   public Rect bounds() {
     return Rect.EMPTY.include(p0).include(p1);
   }

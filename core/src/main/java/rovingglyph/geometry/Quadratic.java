@@ -39,6 +39,11 @@ public record Quadratic(Point p0, Point p1, Point p2) implements Segment {
   }
 
   @Override
+  public Quadratic mapped(Affine map) {
+    return new Quadratic(map.apply(p0), map.apply(p1), map.apply(p2));
+  }
+
+  @Override
   public Rect bounds() {
     return raised().bounds();
   }

@@ -23,6 +23,9 @@ public sealed interface Segment permits Line, Quadratic, Cubic, Arc {
 
   Rect bounds();
 
+  /** The same segment under an affine map; an arc becomes the arc of another ellipse. */
+  Segment mapped(Affine map);
+
   default Point start() {
     return point(0);
   }

@@ -262,6 +262,13 @@ public final class SvgPath {
     }
   }
 
+  /** All contours as one string of path data. */
+  public static String write(List<Contour> contours, int places) {
+    StringBuilder out = new StringBuilder();
+    contours.forEach(c -> out.append(write(c, places)));
+    return out.toString();
+  }
+
   private static void pair(StringBuilder out, Point p, int places) {
     out.append(Decimal.text(p.x(), places)).append(' ').append(Decimal.text(p.y(), places));
   }

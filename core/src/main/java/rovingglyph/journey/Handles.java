@@ -5,6 +5,7 @@ import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Seat;
 import rovingglyph.seat.SeatValues;
+import rovingglyph.seat.Seating;
 
 /** Where the puck and the margin stops of a lettering stand, and what dragging them means. */
 public final class Handles {
@@ -15,16 +16,19 @@ public final class Handles {
   public record PuckValues(double pathOffset, double baselineShift, Seat.Side side) {}
 
   private final PreparedLettering lettering;
+  private final Seating seating;
   private final Contour contour;
 
-  public Handles(PreparedLettering lettering) {
+  /** On the path as it is at a time in seconds. */
+  public Handles(PreparedLettering lettering, double time) {
     this.lettering = lettering;
-    this.contour = lettering.seating().contour();
+    this.seating = lettering.seating(lettering.values(time));
+    this.contour = seating.contour();
   }
 
   public Spot puck(SeatValues v) {
-    double anchor = lettering.seating().anchor(v);
-    double d = lettering.seating().ends() == Seat.EndRule.WRAP ? contour.wrap(anchor) : anchor;
+    double anchor = seating.anchor(v);
+    double d = seating.ends() == Seat.EndRule.WRAP ? contour.wrap(anchor) : anchor;
     return spot(d);
   }
 
@@ -37,7 +41,7 @@ public final class Handles {
   }
 
   private Spot spot(double d) {
-    boolean closed = contour.closed() && lettering.seating().ends() == Seat.EndRule.WRAP;
+    boolean closed = contour.closed() && seating.ends() == Seat.EndRule.WRAP;
     double length = contour.length();
     Contour.Station s = contour.at(closed ? d : Math.min(Math.max(d, 0), Math.nextDown(length)));
     double past = closed ? 0 : Math.min(d, 0) + Math.max(d - length, 0);
@@ -70,7 +74,7 @@ public final class Handles {
    */
   public PuckValues drag(SeatValues v, Point to, boolean across) {
     Seat.Side side = lettering.lettering().seat().side();
-    double offset = nearestLap(distanceAt(to) - lettering.seating().rest(v), v.pathOffset());
+    double offset = nearestLap(distanceAt(to) - seating.rest(v), v.pathOffset());
     if (!across) {
       return new PuckValues(offset, v.baselineShift(), side);
     }
@@ -80,7 +84,7 @@ public final class Handles {
     }
     Seat.Side other = side == Seat.Side.LEFT ? Seat.Side.RIGHT : Seat.Side.LEFT;
     // Read backwards, the start margin is at the other end of the contour.
-    double mirrored = contour.length() - distanceAt(to) - lettering.seating().rest(v);
+    double mirrored = contour.length() - distanceAt(to) - seating.rest(v);
     return new PuckValues(nearestLap(mirrored, v.pathOffset()), 0, other);
   }
 

@@ -6,9 +6,9 @@ import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Contour;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Movable;
+import rovingglyph.scene.Mover;
 import rovingglyph.seat.SeatValues;
 
 /** A moving value charted over time: value across, time down. */
@@ -23,7 +23,7 @@ public final class JourneyChart {
    * tail and head are the text's ends along the path in reading direction; for another channel all
    * three are the value. Keyframes are samples of their own, those after a hold twice.
    */
-  public static double[] samples(PreparedScene scene, Item item, Channel channel, int count) {
+  public static double[] samples(PreparedScene scene, Mover item, Channel channel, int count) {
     Movable m = item.movable(channel);
     TreeSet<Double> times = new TreeSet<>();
     for (int i = 0; i <= count; i++) {
@@ -40,9 +40,9 @@ public final class JourneyChart {
       out[at] = t;
       if (channel == Channel.PATH_OFFSET && l != null) {
         SeatValues v = l.values(t);
-        out[at + 1] = l.seating().anchor(v);
-        out[at + 2] = l.seating().tail(v);
-        out[at + 3] = out[at + 2] + l.seating().total() * v.size();
+        out[at + 1] = l.seating(v).anchor(v);
+        out[at + 2] = l.seating(v).tail(v);
+        out[at + 3] = out[at + 2] + l.seating(v).total() * v.size();
       } else {
         double value = Timeline.value(m, t);
         out[at + 1] = value;
@@ -55,15 +55,17 @@ public final class JourneyChart {
   }
 
   /** The charted line at a time. */
-  public static double line(PreparedScene scene, Item item, Channel channel, double time) {
+  public static double line(PreparedScene scene, Mover item, Channel channel, double time) {
     PreparedLettering l = scene.letterings().get(item.id());
-    return channel == Channel.PATH_OFFSET && l != null
-        ? l.seating().anchor(l.values(time))
-        : Timeline.value(item.movable(channel), time);
+    if (channel == Channel.PATH_OFFSET && l != null) {
+      SeatValues v = l.values(time);
+      return l.seating(v).anchor(v);
+    }
+    return Timeline.value(item.movable(channel), time);
   }
 
   /** Change of the charted line per second at a time, measured over one frame round it. */
-  public static double speed(PreparedScene scene, Item item, Channel channel, double time) {
+  public static double speed(PreparedScene scene, Mover item, Channel channel, double time) {
     double half = 0.5 / scene.scene().rate().perSecond();
     return (line(scene, item, channel, time + half) - line(scene, item, channel, time - half))
         / (2 * half);

@@ -1,13 +1,13 @@
 package rovingglyph.journey;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.TreeMap;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 
 /** The frames worth comparing: the first, those at keyframes, the last. */
@@ -37,9 +37,7 @@ public final class Poses {
 
   /** The letterings; where none of them moves, the pictures. */
   private static List<? extends Item> moving(Scene scene) {
-    boolean any =
-        scene.letterings().stream()
-            .anyMatch(l -> Arrays.stream(Channel.values()).anyMatch(c -> l.movable(c).moves()));
+    boolean any = scene.letterings().stream().anyMatch(Mover::moves);
     return any ? scene.letterings() : scene.pictures();
   }
 

@@ -2,49 +2,84 @@ package rovingglyph.paths;
 
 import java.util.ArrayList;
 import java.util.List;
-import rovingglyph.geometry.Arc;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Cubic;
 import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Segment;
+import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.DrawnPath;
+import rovingglyph.scene.FreehandPath;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Knot;
+import rovingglyph.scene.ShapePath;
+import rovingglyph.scene.SmoothPath;
 
 /** The contour of a guide path. */
 public final class GuideContour {
   private GuideContour() {}
 
-  /** A circle gives one exact arc; two points without handles between them give a line. */
+  /** At the start of the scene. */
   public static Contour of(GuidePath path) {
-    if (path instanceof GuidePath.Circle c) {
-      double turn = c.clockwise() ? 2 * Math.PI : -2 * Math.PI;
-      double start = Math.toRadians(c.startAngle());
-      return new Contour(
-          List.of(new Arc(c.centre(), c.radius(), c.radius(), 0, start, turn)), true);
-    }
-    GuidePath.Drawn d = (GuidePath.Drawn) path;
-    return new Contour(segments(d), d.closed());
+    return of(path, 0);
   }
 
-  /** One segment from each point to the next, and of a closed path from the last to the first. */
-  public static List<Segment> segments(GuidePath.Drawn d) {
+  /** At a time in seconds; any finite time is good. */
+  public static Contour of(GuidePath path, double time) {
+    if (path instanceof ShapePath s) {
+      return ShapeContour.of(s, c -> value(s, c, time));
+    }
+    if (path instanceof SmoothPath s) {
+      return SmoothCurve.of(s);
+    }
+    if (path instanceof FreehandPath f) {
+      return FreehandCurve.of(f).contour();
+    }
+    DrawnPath d = (DrawnPath) path;
+    return ofKnots(ShapeOverTime.at(d, time), d.closed());
+  }
+
+  /** Whether the contour differs from time to time. */
+  public static boolean moves(GuidePath path) {
+    if (path instanceof ShapePath s) {
+      return s.moves();
+    }
+    return path instanceof DrawnPath d && d.shapes().size() > 1;
+  }
+
+  private static double value(ShapePath s, Channel c, double time) {
+    return c.clamp(Timeline.value(s.movable(c), time));
+  }
+
+  public static Contour ofKnots(List<Knot> knots, boolean closed) {
+    return new Contour(segments(knots, closed), closed);
+  }
+
+  /**
+   * One segment from each point to the next, and of a closed path from the last to the first; a
+   * line where there are no handles between.
+   */
+  public static List<Segment> segments(List<Knot> knots, boolean closed) {
     List<Segment> out = new ArrayList<>();
-    int n = d.points().size();
-    for (int i = 0; i < (d.closed() ? n : n - 1); i++) {
-      out.add(segment(d.points().get(i), d.points().get((i + 1) % n)));
+    int n = knots.size();
+    for (int i = 0; i < (closed ? n : n - 1); i++) {
+      out.add(segment(knots.get(i), knots.get((i + 1) % n)));
     }
     return out;
   }
 
-  private static Segment segment(GuidePath.Knot a, GuidePath.Knot b) {
+  private static Segment segment(Knot a, Knot b) {
     if (a.out().equals(Point.ORIGIN) && b.in().equals(Point.ORIGIN)) {
       return new Line(a.at(), b.at());
     }
     return new Cubic(a.at(), a.at().plus(a.out()), b.at().plus(b.in()), b.at());
   }
 
-  /** What a lettering turns about: a circle's centre, else the middle of the bounding box. */
-  public static Point centre(GuidePath path, Contour contour) {
-    return path instanceof GuidePath.Circle c ? c.centre() : contour.bounds().centre();
+  /** What a lettering turns about: a shape's centre, else the middle of the bounding box. */
+  public static Point centre(GuidePath path, Contour contour, double time) {
+    return path instanceof ShapePath s
+        ? new Point(value(s, Channel.X, time), value(s, Channel.Y, time))
+        : contour.bounds().centre();
   }
 }

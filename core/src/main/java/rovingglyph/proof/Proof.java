@@ -6,8 +6,11 @@ import java.util.List;
 import java.util.Set;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.DrawnPath;
+import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
@@ -40,6 +43,7 @@ public final class Proof {
         proof.atRest(prepared.letterings().get(l.id()));
       }
     }
+    prepared.scene().paths().forEach(proof::changesShape);
     prepared.scene().pictures().forEach(p -> proof.late(p, "\"" + p.name() + "\""));
     return proof.findings;
   }
@@ -52,6 +56,18 @@ public final class Proof {
   private static String quoted(Lettering l) {
     String t = l.text().strip();
     return "\u201c" + (t.length() > 24 ? t.substring(0, 23) + "\u2026" : t) + "\u201d";
+  }
+
+  private void changesShape(GuidePath p) {
+    if (p instanceof DrawnPath d && d.shapes().size() > 1) {
+      String on =
+          scene.letterings().stream()
+              .filter(l -> l.path().equals(p.id()))
+              .map(Lettering::id)
+              .findFirst()
+              .orElse("");
+      find("The path \u201c" + p.name() + "\u201d changes shape over time", on, -1);
+    }
   }
 
   private void late(Item item, String name) {
@@ -125,12 +141,13 @@ public final class Proof {
     List<Placement> places = l.placements(v);
     String name = quoted(l.lettering());
     String id = l.lettering().id();
-    double room = l.seating().contour().length() - v.startMargin() - v.endMargin();
-    double text = l.seating().total() * v.size();
+    Contour contour = l.seating(v).contour();
+    double room = contour.length() - v.startMargin() - v.endMargin();
+    double text = l.seating(v).total() * v.size();
     if (text > room + 0.01) {
       find(name + " is longer than its room by " + Decimal.text(text - room, 0) + " px", id, t);
     }
-    boolean round = l.seating().contour().closed();
+    boolean round = contour.closed();
     long over = places.stream().filter(p -> Math.cos(p.angle()) < -1e-9).count();
     if (!round && over * 2 > places.size()) {
       find(name + " stands upside down at rest", id, t);

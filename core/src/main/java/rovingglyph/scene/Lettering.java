@@ -40,23 +40,12 @@ public record Lettering(
       case SIZE -> size;
       case OPACITY -> opacity;
       case ROTATION -> rotation;
+      default -> null;
     };
   }
 
   @Override
   public Lettering with(Channel c, Movable m) {
-    Seat s = seat;
-    Seat moved =
-        new Seat(
-            s.align(),
-            s.side(),
-            s.orientation(),
-            s.ends(),
-            c == Channel.PATH_OFFSET ? m : s.pathOffset(),
-            c == Channel.START_MARGIN ? m : s.startMargin(),
-            c == Channel.END_MARGIN ? m : s.endMargin(),
-            c == Channel.BASELINE_SHIFT ? m : s.baselineShift(),
-            s.extras());
     return new Lettering(
         id,
         text,
@@ -65,12 +54,23 @@ public record Lettering(
         tracking,
         fill,
         path,
-        moved,
+        seat.with(c, m),
         c == Channel.SIZE ? m : size,
         c == Channel.OPACITY ? m : opacity,
         c == Channel.ROTATION ? m : rotation,
         hidden,
         locked,
         extras);
+  }
+
+  public Lettering with(Seat newSeat) {
+    return on(path, newSeat);
+  }
+
+  /** The lettering on another path. */
+  public Lettering on(String newPath, Seat newSeat) {
+    return new Lettering(
+        id, text, face, axes, tracking, fill, newPath, newSeat, size, opacity, rotation, hidden,
+        locked, extras);
   }
 }

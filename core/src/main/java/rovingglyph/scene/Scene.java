@@ -1,5 +1,6 @@
 package rovingglyph.scene;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -21,6 +22,7 @@ public record Scene(
     List<GuidePath> paths,
     List<Lettering> letterings,
     List<Picture> pictures,
+    List<Template> templates,
     List<String> stack,
     Extras extras) {
 
@@ -49,32 +51,42 @@ public record Scene(
     return null;
   }
 
+  /** The item or path with this id; null if there is none. */
+  public Mover mover(String id) {
+    Item item = item(id);
+    return item != null ? item : path(id);
+  }
+
   public Scene withItem(Item item) {
-    List<Lettering> newLetterings =
-        letterings.stream()
-            .map(l -> l.id().equals(item.id()) && item instanceof Lettering n ? n : l)
-            .toList();
-    List<Picture> newPictures =
-        pictures.stream()
-            .map(p -> p.id().equals(item.id()) && item instanceof Picture n ? n : p)
-            .toList();
-    return new Scene(
-        name,
-        width,
-        height,
-        rate,
-        length,
-        background,
-        paths,
-        newLetterings,
-        newPictures,
-        stack,
-        extras);
+    if (item instanceof Lettering l) {
+      return withLetterings(letterings.stream().map(o -> o.id().equals(l.id()) ? l : o).toList());
+    }
+    Picture p = (Picture) item;
+    return with(
+        paths, letterings, pictures.stream().map(o -> o.id().equals(p.id()) ? p : o).toList());
+  }
+
+  public Scene withLetterings(List<Lettering> newLetterings) {
+    return with(paths, newLetterings, pictures);
+  }
+
+  public Scene withPaths(List<GuidePath> newPaths) {
+    return with(newPaths, letterings, pictures);
   }
 
   public Scene withPath(GuidePath path) {
-    List<GuidePath> newPaths =
-        paths.stream().map(p -> p.id().equals(path.id()) ? path : p).toList();
+    return withPaths(paths.stream().map(p -> p.id().equals(path.id()) ? path : p).toList());
+  }
+
+  /** With a path put behind the others. */
+  public Scene adding(GuidePath path) {
+    List<GuidePath> all = new ArrayList<>(paths);
+    all.add(path);
+    return withPaths(List.copyOf(all));
+  }
+
+  private Scene with(
+      List<GuidePath> newPaths, List<Lettering> newLetterings, List<Picture> newPictures) {
     return new Scene(
         name,
         width,
@@ -83,8 +95,9 @@ public record Scene(
         length,
         background,
         newPaths,
-        letterings,
-        pictures,
+        newLetterings,
+        newPictures,
+        templates,
         stack,
         extras);
   }

@@ -6,6 +6,7 @@ import rovingglyph.scene.Lettering;
 
 /** The moving values of a lettering at one time; px, percent and degrees. */
 public record SeatValues(
+    double time,
     double pathOffset,
     double startMargin,
     double endMargin,
@@ -17,6 +18,7 @@ public record SeatValues(
   /** Values that an easing carries beyond a channel's range are brought back to its ends. */
   public static SeatValues at(Lettering l, double time) {
     return new SeatValues(
+        time,
         value(l, Channel.PATH_OFFSET, time),
         value(l, Channel.START_MARGIN, time),
         value(l, Channel.END_MARGIN, time),
@@ -31,6 +33,7 @@ public record SeatValues(
   }
 
   public SeatValues withPathOffset(double offset) {
-    return new SeatValues(offset, startMargin, endMargin, baselineShift, size, opacity, rotation);
+    return new SeatValues(
+        time, offset, startMargin, endMargin, baselineShift, size, opacity, rotation);
   }
 }

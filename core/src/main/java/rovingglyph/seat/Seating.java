@@ -76,8 +76,13 @@ public final class Seating {
     };
   }
 
-  /** Distance of the resting point along the path: start, middle or end of the room. */
+  /**
+   * Distance of the resting point along the path: the pin, else start, middle or end of the room.
+   */
   public double rest(SeatValues v) {
+    if (seat.pin() != null) {
+      return seat.side() == Seat.Side.RIGHT ? contour.length() - seat.pin() : seat.pin();
+    }
     double from = v.startMargin();
     double to = contour.length() - v.endMargin();
     return from + (to - from) * anchorShare();

@@ -77,7 +77,10 @@ public final class AnimatedSvg {
 
   private void lettering(String name, PreparedLettering l) {
     List<String> animations = new ArrayList<>();
-    String turn = turn(name, l.lettering().rotation(), l.centre(), animations);
+    String turn =
+        l.seats().path().moves()
+            ? ""
+            : turn(name, l.lettering().rotation(), l.centre(l.values(0)), animations);
     String fade = fade(name, l.lettering().opacity(), animations);
     String open =
         "<g class=\""

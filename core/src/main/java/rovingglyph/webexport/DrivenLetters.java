@@ -42,7 +42,7 @@ final class DrivenLetters {
   DrivenLetters(PreparedLettering prepared, Scene scene, CssMotion motion, String name) {
     this.prepared = prepared;
     this.lettering = prepared.lettering();
-    this.seating = prepared.seating();
+    this.seating = prepared.seating(prepared.values(0));
     this.contour = seating.contour();
     this.scene = scene;
     this.motion = motion;
@@ -53,14 +53,16 @@ final class DrivenLetters {
 
   /**
    * CSS has no word for a letter that swings round a corner, nor for an upright letter that stands
-   * away from its path.
+   * away from its path, nor for a path that moves.
    */
   static boolean canSay(PreparedLettering p) {
     Movable shift = p.lettering().movable(Channel.BASELINE_SHIFT);
     boolean onPath = !shift.moves() && shift.still() == 0;
     boolean turns = p.lettering().seat().orientation() == Seat.Orientation.TURN;
-    return p.seating().contour().corners().isEmpty()
-        && p.seating().contour().length() > 0
+    Contour contour = p.seating(p.values(0)).contour();
+    return !p.seats().path().moves()
+        && contour.corners().isEmpty()
+        && contour.length() > 0
         && (turns || onPath);
   }
 
@@ -132,6 +134,13 @@ final class DrivenLetters {
   private String distance(int i) {
     double share = seating.anchorShare();
     double ems = seating.middle(i) - share * seating.total();
+    if (lettering.seat().pin() != null) {
+      return number(seating.rest(prepared.values(0)))
+          + " + "
+          + value(Channel.PATH_OFFSET, 1)
+          + " + "
+          + value(Channel.SIZE, ems);
+    }
     return number(contour.length() * share)
         + " + "
         + value(Channel.PATH_OFFSET, 1)

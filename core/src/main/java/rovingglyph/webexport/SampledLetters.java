@@ -27,7 +27,9 @@ final class SampledLetters {
     String[] last = new String[clusters];
     for (int f = 0; f < frames; f++) {
       SeatValues v = prepared.values(scene.rate().timeOf(f));
-      List<Placement> places = prepared.seating().place(v);
+      // About a centre that moves, the turn is part of every place.
+      List<Placement> places =
+          prepared.seats().path().moves() ? prepared.placements(v) : prepared.seating(v).place(v);
       for (int i = 0; i < clusters; i++) {
         String now = declaration(places.get(i), v.size());
         if (!now.equals(last[i])) {
@@ -50,7 +52,7 @@ final class SampledLetters {
     for (Cluster.Glyph g : prepared.run().clusters().get(i).glyphs()) {
       String d = prepared.run().outlines().get(g.outline()).data();
       if (!d.isEmpty()) {
-        double x = g.dx() - prepared.seating().advance(i) / 2;
+        double x = g.dx() - prepared.seating(prepared.values(0)).advance(i) / 2;
         out.append("<path transform=\"translate(" + Decimal.text(x, 5) + " ");
         out.append(Decimal.text(g.dy(), 5) + ")\" d=\"" + d + "\"/>");
       }

@@ -43,7 +43,7 @@ class JourneyTest {
   void thePuckFollowsThePointerAlongAcrossAndToTheOtherSide() {
     PreparedLettering l = prepare(document(LINE, "ab", "", "")).letterings().get("l");
     SeatValues v = l.values(0);
-    Handles h = new Handles(l);
+    Handles h = new Handles(l, 0);
     assertThat(h.drag(v, new Point(300, 490), false).pathOffset()).isCloseTo(200, within(1e-5));
     assertThat(h.drag(v, new Point(300, 460), true).baselineShift()).isCloseTo(40, within(1e-6));
     Handles.PuckValues across = h.drag(v, new Point(300, 640), true);
@@ -56,13 +56,13 @@ class JourneyTest {
   void onAClosedPathThePuckStaysInItsLap() {
     PreparedLettering l =
         prepare(document(CIRCLE, "ab", "\"pathOffset\":1250", "")).letterings().get("l");
-    double offset = new Handles(l).drag(l.values(0), new Point(520, 300), false).pathOffset();
+    double offset = new Handles(l, 0).drag(l.values(0), new Point(520, 300), false).pathOffset();
     assertThat(offset).isBetween(1256.0, 1290.0);
   }
 
   @Test
   void marginStopsStayOnThePath() {
-    Handles h = new Handles(prepare(document(LINE, "ab", "", "")).letterings().get("l"));
+    Handles h = new Handles(prepare(document(LINE, "ab", "", "")).letterings().get("l"), 0);
     assertThat(h.startMargin(new Point(250, 520))).isCloseTo(150, within(1e-5));
     assertThat(h.endMargin(new Point(250, 520))).isCloseTo(650, within(1e-5));
     assertThat(h.startMargin(new Point(-400, 520))).isZero();
@@ -80,7 +80,9 @@ class JourneyTest {
   void outsideTellsWhereThePathLeavesTheFrame() {
     PreparedScene s =
         prepare(document(rovingglyph.TestScenes.drawn(-200, 500, 1200, 500), "a", "", ""));
-    double[] n = JourneyChart.outside(s, s.letterings().get("l").seating().contour());
+    double[] n =
+        JourneyChart.outside(
+            s, s.letterings().get("l").seating(s.letterings().get("l").values(0)).contour());
     assertThat(n).hasSize(4);
     assertThat(n[1]).isCloseTo(200, within(4.0));
     assertThat(n[2]).isCloseTo(1200, within(4.0));

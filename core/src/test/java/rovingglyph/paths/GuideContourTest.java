@@ -45,12 +45,13 @@ class GuideContourTest {
   @Test
   void theCentreIsThatOfTheCircleOrTheMiddleOfTheBox() {
     GuidePath circle = path(CIRCLE);
-    assertThat(GuideContour.centre(circle, GuideContour.of(circle))).isEqualTo(new Point(500, 500));
+    assertThat(GuideContour.centre(circle, GuideContour.of(circle), 0))
+        .isEqualTo(new Point(500, 500));
     GuidePath arch =
         path(
             "{\"id\":\"p\",\"kind\":\"drawn\",\"points\":[{\"x\":0,\"y\":0,\"out\":[0,-400]},"
                 + "{\"x\":300,\"y\":0,\"in\":[0,-400]}]}");
-    Point centre = GuideContour.centre(arch, GuideContour.of(arch));
+    Point centre = GuideContour.centre(arch, GuideContour.of(arch), 0);
     assertThat(centre.x()).isCloseTo(150, within(1e-9));
     assertThat(centre.y()).isCloseTo(-150, within(1e-9));
   }

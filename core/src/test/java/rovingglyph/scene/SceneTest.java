@@ -32,6 +32,7 @@ class SceneTest {
             s.paths(),
             s.letterings(),
             s.pictures(),
+            s.templates(),
             s.stack(),
             s.extras());
     assertThat(timed.frameCount()).isEqualTo(frames);
@@ -49,7 +50,16 @@ class SceneTest {
   }
 
   @ParameterizedTest
-  @EnumSource(Channel.class)
+  @EnumSource(
+      names = {
+        "PATH_OFFSET",
+        "START_MARGIN",
+        "END_MARGIN",
+        "BASELINE_SHIFT",
+        "SIZE",
+        "OPACITY",
+        "ROTATION"
+      })
   void everyChannelOfALetteringCanBeReplacedAlone(Channel channel) {
     Lettering l = SceneCodec.read(document(LINE, "a", "", "")).letterings().get(0);
     Lettering changed = l.with(channel, new Movable(42));

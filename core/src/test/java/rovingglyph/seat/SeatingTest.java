@@ -57,7 +57,7 @@ class SeatingTest {
         TestScenes.prepare(TestScenes.document(LINE, "ab", "", "\"tracking\":0.1"))
             .letterings()
             .get("l")
-            .placements(new SeatValues(0, 0, 0, 0, 100, 100, 0));
+            .placements(new SeatValues(0, 0, 0, 0, 0, 100, 100, 0));
     assertThat(places.get(0).distance()).isEqualTo(30, EXACT);
     assertThat(places.get(1).distance()).isEqualTo(90, EXACT);
   }
@@ -134,7 +134,7 @@ class SeatingTest {
   void rotationTurnsAboutTheCentreOfThePath() {
     PreparedLettering l = lettering(CIRCLE, "ab", "");
     SeatValues still = l.values(0);
-    SeatValues turned = new SeatValues(0, 0, 0, 0, 100, 100, 90);
+    SeatValues turned = new SeatValues(0, 0, 0, 0, 0, 100, 100, 90);
     Placement a = l.placements(still).get(1);
     Placement b = l.placements(turned).get(1);
     Point expected = Affine.rotate(Math.PI / 2, new Point(500, 500)).apply(a.at());

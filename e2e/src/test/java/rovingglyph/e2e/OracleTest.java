@@ -86,7 +86,7 @@ class OracleTest {
             .formatted(c.path, text, c.face, axes, c.side, c.align, c.offset);
     PreparedScene scene = Preparation.prepare(SceneCodec.read(document), SHAPER);
     PreparedLettering l = scene.letterings().get("l");
-    Contour contour = l.seating().contour();
+    Contour contour = l.seating(l.values(0)).contour();
     SeatValues v = l.values(0);
     List<List<Number>> chromium =
         (List<List<Number>>)
@@ -123,7 +123,7 @@ class OracleTest {
                     "anchor",
                     c.align,
                     "offset",
-                    l.seating().anchor(v),
+                    l.seating(l.values(0)).anchor(v),
                     "variations",
                     c.face.equals("fraunces")
                         ? "'wght' 500, 'opsz' 60, 'SOFT' 0, 'WONK' 0"
@@ -135,16 +135,16 @@ class OracleTest {
       Placement p = places.get(i);
       // Chromium reports no place for letters off the end of the path.
       if (contour.closed()
-          && (l.seating().tail(v) < 0
-              || l.seating().tail(v) + l.seating().total() * 1024 > contour.length())) {
-        double raw = l.seating().tail(v) + l.seating().middle(i) * 1024;
+          && (l.seating(l.values(0)).tail(v) < 0
+              || l.seating(l.values(0)).tail(v) + l.seating(l.values(0)).total() * 1024 > contour.length())) {
+        double raw = l.seating(l.values(0)).tail(v) + l.seating(l.values(0)).middle(i) * 1024;
         if (raw < 0 || raw > contour.length()) {
           continue;
         }
       } else if (p.distance() < 0 || p.distance() > contour.length()) {
         continue;
       }
-      double half = l.seating().advance(i) * v.size() / 2;
+      double half = l.seating(l.values(0)).advance(i) * v.size() / 2;
       double x = p.at().x() - Math.cos(p.angle()) * half;
       double y = p.at().y() - Math.sin(p.angle()) * half;
       List<Number> there = chromium.get(i);

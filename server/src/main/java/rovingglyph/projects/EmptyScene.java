@@ -23,6 +23,7 @@ final class EmptyScene {
             List.of(),
             List.of(),
             List.of(),
+            List.of(),
             Extras.NONE));
   }
 }

@@ -1,0 +1,113 @@
+package rovingglyph.edit;
+
+import com.eclipsesource.json.JsonObject;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import rovingglyph.geometry.Contour;
+import rovingglyph.paths.GuideContour;
+import rovingglyph.scene.Extras;
+import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.PathLabel;
+import rovingglyph.scene.Scene;
+import rovingglyph.scene.Seat;
+import rovingglyph.scene.ShapeKind;
+
+/** Edits of letterings and the paths they sit on. */
+final class Letterings {
+  private Letterings() {}
+
+  private static Lettering lettering(Scene scene, JsonObject edit) {
+    if (scene.item(edit.getString("item", "")) instanceof Lettering l) {
+      return l;
+    }
+    throw new IllegalArgumentException("There is no lettering " + edit.get("item"));
+  }
+
+  /**
+   * A new lettering {@code id} on top of the stack, on the path {@code on}, else on the last one,
+   * else on a new circle {@code circle}. Its size is a tenth of the frame's lesser side.
+   */
+  static Scene add(Scene scene, JsonObject edit) {
+    Scene s = scene;
+    String on = edit.getString("on", "");
+    if (s.path(on) == null && s.paths().isEmpty()) {
+      PathLabel label = new PathLabel(edit.getString("circle", ""), ShapeKind.CIRCLE.word() + " 1");
+      s = s.adding(NewPaths.shape(ShapeKind.CIRCLE, label, s.width(), s.height()));
+    }
+    String path = s.path(on) != null ? on : s.paths().get(s.paths().size() - 1).id();
+    List<Lettering> all = new ArrayList<>(s.letterings());
+    all.add(
+        new Lettering(
+            edit.getString("id", ""),
+            edit.getString("text", "Your words"),
+            "bricolage-grotesque",
+            Map.of(),
+            0,
+            0x1F2B37,
+            path,
+            Seat.AT_START,
+            new Movable(Math.round(Math.min(s.width(), s.height()) * 0.1)),
+            new Movable(100),
+            new Movable(0),
+            false,
+            false,
+            Extras.NONE));
+    return s.withLetterings(List.copyOf(all));
+  }
+
+  /** The lettering {@code item} on the path {@code on}; offsets keep their share of the length. */
+  static Scene sit(Scene scene, JsonObject edit) {
+    Lettering l = lettering(scene, edit);
+    GuidePath to = PathOps.path(scene, edit.getString("on", ""));
+    return scene.withItem(Reshaping.onto(l, scene.path(l.path()), to));
+  }
+
+  /** Pins the resting point of a lettering to where it is, or {@code on: false} lets it go. */
+  static Scene pin(Scene scene, JsonObject edit) {
+    Lettering l = lettering(scene, edit);
+    if (!edit.getBoolean("on", true)) {
+      return scene.withItem(l.with(l.seat().pinned(null)));
+    }
+    Contour c = GuideContour.of(scene.path(l.path()));
+    Seat s = l.seat();
+    double from = s.startMargin().still();
+    double room = c.length() - from - s.endMargin().still();
+    double rest =
+        switch (s.align()) {
+          case START -> from;
+          case MIDDLE -> from + room / 2;
+          case END -> from + room;
+        };
+    return scene.withItem(l.with(s.pinned(s.side() == Seat.Side.RIGHT ? c.length() - rest : rest)));
+  }
+
+  /**
+   * Takes a path away. Its letterings go to the path {@code to}, or each keeps a copy of its own if
+   * that is left out.
+   */
+  static Scene deletePath(Scene scene, JsonObject edit) {
+    GuidePath gone = PathOps.path(scene, edit.getString("of", ""));
+    String to = edit.getString("to", "");
+    Scene out = scene;
+    int copies = 0;
+    for (Lettering l : scene.letterings()) {
+      if (!l.path().equals(gone.id())) {
+        continue;
+      }
+      if (!to.isEmpty()) {
+        out = out.withItem(Reshaping.onto(l, gone, PathOps.path(scene, to)));
+      } else {
+        String id = gone.id() + "-" + ++copies;
+        while (out.mover(id) != null) {
+          id += "x";
+        }
+        out = out.adding(gone.with(gone.label().named(id, gone.name() + " (kept)")));
+        out = out.withItem(l.on(id, l.seat()));
+      }
+    }
+    return out.withPaths(out.paths().stream().filter(p -> !p.id().equals(gone.id())).toList());
+  }
+}

@@ -1,0 +1,43 @@
+package rovingglyph.scene;
+
+import rovingglyph.geometry.Point;
+
+/**
+ * A point of a drawn path.
+ *
+ * @param in handle towards the point before, relative to the point
+ * @param out handle towards the point after, relative to the point
+ */
+public record Knot(Point at, Point in, Point out, Kind kind, Extras extras) {
+  /** How an editor keeps the two handles: apart, in line, in line and of one length. */
+  public enum Kind {
+    CORNER,
+    SMOOTH,
+    SYMMETRIC
+  }
+
+  public Knot(Point at, Point in, Point out, Kind kind) {
+    this(at, in, out, kind, Extras.NONE);
+  }
+
+  /** A corner without handles. */
+  public static Knot corner(Point at) {
+    return new Knot(at, Point.ORIGIN, Point.ORIGIN, Kind.CORNER);
+  }
+
+  public Knot at(Point p) {
+    return new Knot(p, in, out, kind, extras);
+  }
+
+  public Knot with(Point newIn, Point newOut) {
+    return new Knot(at, newIn, newOut, kind, extras);
+  }
+
+  public Knot with(Kind newKind) {
+    return new Knot(at, in, out, newKind, extras);
+  }
+
+  public Knot reversed() {
+    return new Knot(at, out, in, kind, extras);
+  }
+}

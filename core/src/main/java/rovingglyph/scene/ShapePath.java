@@ -1,0 +1,40 @@
+package rovingglyph.scene;
+
+import java.util.EnumMap;
+import java.util.Map;
+
+/**
+ * A path given by numbers.
+ *
+ * @param numbers one for each of {@link ShapeKind#numbers()}
+ * @param flipped mirrored across its own level axis before it is turned
+ * @param reversed read the other way; a closed shape keeps its start
+ */
+public record ShapePath(
+    PathLabel label,
+    ShapeKind kind,
+    Map<Channel, Movable> numbers,
+    boolean flipped,
+    boolean reversed)
+    implements GuidePath {
+
+  @Override
+  public ShapePath with(PathLabel newLabel) {
+    return new ShapePath(newLabel, kind, numbers, flipped, reversed);
+  }
+
+  @Override
+  public Movable movable(Channel channel) {
+    return numbers.get(channel);
+  }
+
+  @Override
+  public ShapePath with(Channel channel, Movable value) {
+    if (!numbers.containsKey(channel)) {
+      return (ShapePath) GuidePath.super.with(channel, value);
+    }
+    Map<Channel, Movable> changed = new EnumMap<>(numbers);
+    changed.put(channel, value);
+    return new ShapePath(label, kind, changed, flipped, reversed);
+  }
+}

@@ -46,13 +46,14 @@ export function scene(parts: Partial<SceneDoc> = {}): SceneDoc {
         kind: 'drawn',
         closed: false,
         points: [
-          { x: 100, y: 300, in: [0, 0], out: [0, 0], smooth: true },
-          { x: 900, y: 300, in: [0, 0], out: [0, 0], smooth: true },
+          { x: 100, y: 300, in: [0, 0], out: [0, 0], kind: 'smooth' },
+          { x: 900, y: 300, in: [0, 0], out: [0, 0], kind: 'smooth' },
         ],
       },
     ],
     letterings: [lettering()],
     pictures: [],
+    templates: [],
     stack: ['l'],
     ...parts,
   };

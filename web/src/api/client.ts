@@ -1,5 +1,5 @@
-import type { SceneDoc } from '../core/document';
-import type { Problem, RunRequest } from '../core/core';
+import type { GuidePath, SceneDoc } from '../core/document';
+import type { FoundPath, Problem, RunRequest } from '../core/core';
 
 export interface SceneEntry {
   id: string;
@@ -51,6 +51,18 @@ export interface ExportStatus {
   size: number | null;
 }
 
+export interface KeptImage {
+  id: string;
+  width: number;
+  height: number;
+}
+
+export interface KeptCurve {
+  id: string;
+  name: string;
+  path: GuidePath;
+}
+
 /** A refusal of the server, in its own words (RFC 9457), or that it cannot be reached (status 0). */
 export class ServerError extends Error {
   constructor(
@@ -63,7 +75,7 @@ export class ServerError extends Error {
   }
 }
 
-async function ask<T>(method: string, url: string, body?: string, headers = {}): Promise<T> {
+async function ask<T>(method: string, url: string, body?: string | Blob, headers = {}): Promise<T> {
   let response: Response;
   try {
     response = await fetch(url, {
@@ -92,7 +104,17 @@ async function ask<T>(method: string, url: string, body?: string, headers = {}):
 
 const json = JSON.stringify;
 
+const BYTES = { 'Content-Type': 'application/octet-stream' };
+
 export const api = {
+  svgPaths: (file: Blob) =>
+    ask<{ paths: FoundPath[]; notes: string[] }>('POST', '/api/svg-paths', file, BYTES),
+  keepImage: (file: Blob) => ask<KeptImage>('POST', '/api/images', file, BYTES),
+  curves: (project: string) => ask<KeptCurve[]>('GET', `/api/projects/${project}/curves`),
+  keepCurve: (project: string, path: GuidePath) =>
+    ask<KeptCurve>('POST', `/api/projects/${project}/curves`, json(path)),
+  removeCurve: (project: string, id: string) =>
+    ask<void>('DELETE', `/api/projects/${project}/curves/${id}`),
   projects: () => ask<Project[]>('GET', '/api/projects'),
   createProject: (name: string) => ask<Project>('POST', '/api/projects', json({ name })),
   renameProject: (id: string, name: string) =>

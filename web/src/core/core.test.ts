@@ -31,7 +31,12 @@ describe('the compiled core', () => {
     expect(opened.kind).toBe('open');
     if (opened.kind !== 'open') return;
     expect(opened.summary.frames).toBe(100);
-    expect(opened.summary.paths.p).toEqual({ d: 'M100 300L900 300', length: 800, closed: false });
+    expect(opened.summary.paths.p).toMatchObject({
+      d: 'M100 300L900 300',
+      length: 800,
+      closed: false,
+      moves: false,
+    });
     expect(opened.summary.poses.map((p) => p.label)).toEqual(['First frame', 'Last frame']);
     expect(opened.summary.findings).toEqual([]);
   });
@@ -66,7 +71,7 @@ describe('the compiled core', () => {
       side: 'left',
     });
     expect(core.dragPuck('l', 0, 400, 290, true).baselineShift).toBeCloseTo(10, 6);
-    expect(core.dragStop('l', true, 350, 300)).toBeCloseTo(250, 4);
+    expect(core.dragStop('l', true, 0, 350, 300)).toBeCloseTo(250, 4);
     expect([...core.handles('l', 0)].slice(0, 3)).toEqual([100, 300, 0]);
     expect(core.itemAt(125, 280, 0, 1)).toBe('l');
     expect(core.itemAt(500, 280, 0, 1)).toBe('');
@@ -79,6 +84,6 @@ describe('the compiled core', () => {
     expect(core.speed('l', 'pathOffset', 1)).toBe(0);
     expect(core.journey('l', 'size', 2)[1]).toBe(100);
     expect([...core.outside('l')]).toEqual([]);
-    expect(core.marks('p', 2)[0]).toBeCloseTo(300, 6);
+    expect(core.marks('p', 2, 0)[0]).toBeCloseTo(300, 6);
   });
 });

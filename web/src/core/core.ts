@@ -1,16 +1,55 @@
 import * as bridge from './generated/core.js';
-import type { Channel, EasingName, LandingName, SceneDoc } from './document';
+import type {
+  Channel,
+  EasingName,
+  GuidePath,
+  Knot,
+  LandingName,
+  SceneDoc,
+  ShapeName,
+} from './document';
 
 /** What the core tells of an opened scene. */
 export interface Summary {
   frames: number;
-  paths: Record<string, { d: string; length: number; closed: boolean }>;
+  paths: Record<string, PathSummary>;
   items: Record<
     string,
     { channels: Partial<Record<Channel, KeyframeInfo[]>>; length?: number; comesRound?: boolean }
   >;
   poses: { time: number; label: string }[];
   findings: Finding[];
+}
+
+export interface PathSummary {
+  d: string;
+  length: number;
+  closed: boolean;
+  moves: boolean;
+  /** Of a freehand stroke: how many points its curve has, and how far it leaves the stroke, px. */
+  points?: number;
+  error?: number;
+  /** Of an arc, px. */
+  chord?: number;
+  height?: number;
+}
+
+export interface ShapeKind {
+  kind: ShapeName;
+  word: string;
+  closed: boolean;
+  numbers: { field: string; label: string; unit: string; start: number }[];
+  /** Path data within 44 by 28. */
+  picture: string;
+}
+
+/** One line of an SVG file or of path data. */
+export interface FoundPath {
+  name?: string;
+  d: string;
+  closed: boolean;
+  length: number;
+  picture: string;
 }
 
 export interface KeyframeInfo {
@@ -82,6 +121,41 @@ export function dragPuck(
   return JSON.parse(bridge.dragPuck(lettering, time, x, y, across)) as PuckValues;
 }
 
+/** Label and unit of every value that can move. */
+const CHANNELS = JSON.parse(bridge.channels()) as Record<Channel, { label: string; unit: string }>;
+
+export function labelOf(channel: Channel): string {
+  return CHANNELS[channel]?.label ?? channel;
+}
+
+export function unitOf(channel: Channel): string {
+  return CHANNELS[channel]?.unit ?? '';
+}
+
+export const SHAPE_KINDS = JSON.parse(bridge.shapeKinds()) as ShapeKind[];
+
+export function knots(path: string, time: number): Knot[] {
+  return JSON.parse(bridge.knots(path, time)) as Knot[];
+}
+
+/** A path that need not be in the scene, as a small picture and as path data. */
+export function pathPicture(path: GuidePath): string {
+  return bridge.pathPicture(JSON.stringify(path));
+}
+
+export function sketch(path: GuidePath): string {
+  return bridge.sketch(JSON.stringify(path));
+}
+
+/** The lines that path data draws, up to its first error. */
+export function pathParts(data: string) {
+  return JSON.parse(bridge.pathParts(data)) as {
+    parts: FoundPath[];
+    error?: string;
+    position?: number;
+  };
+}
+
 export const {
   putRun,
   frame,
@@ -94,7 +168,16 @@ export const {
   speed,
   itemAt,
   outside,
+  onFrame,
+  pathData,
+  bounds,
   marks,
+  tenths,
+  comb,
+  room,
+  tight,
+  simplified,
+  pathsSvg,
   handles,
   dragStop,
 } = bridge;

@@ -11,38 +11,89 @@ export interface SceneDoc {
   paths: GuidePath[];
   letterings: Lettering[];
   pictures: Picture[];
+  templates: Template[];
   stack: string[];
 }
 
 export type Pair = [number, number];
 
-export interface CirclePath {
+interface PathLabel {
   id: string;
   name: string;
-  kind: 'circle';
-  centre: Pair;
-  radius: number;
-  startAngle: number;
-  direction: 'clockwise' | 'counterclockwise';
+  hidden?: boolean;
+  locked?: boolean;
 }
+
+export type ShapeName =
+  | 'circle'
+  | 'ellipse'
+  | 'arc'
+  | 'rectangle'
+  | 'polygon'
+  | 'star'
+  | 'line'
+  | 'wave'
+  | 'noise'
+  | 'spiral'
+  | 'loop';
+
+/** A path given by numbers; which ones, the core tells (shapeKinds). */
+export interface ShapePath extends PathLabel {
+  kind: ShapeName;
+  flipped?: boolean;
+  reversed?: boolean;
+}
+
+export type KnotKind = 'corner' | 'smooth' | 'symmetric';
 
 export interface Knot {
   x: number;
   y: number;
   in: Pair;
   out: Pair;
-  smooth: boolean;
+  kind: KnotKind;
 }
 
-export interface DrawnPath {
-  id: string;
-  name: string;
+export interface DrawnPath extends PathLabel {
   kind: 'drawn';
   closed: boolean;
   points: Knot[];
+  shapes?: { time: number; easing: EasingName }[];
 }
 
-export type GuidePath = CirclePath | DrawnPath;
+export interface SmoothPath extends PathLabel {
+  kind: 'smooth';
+  rule: 'through' | 'near';
+  closed: boolean;
+  points: Pair[];
+}
+
+export interface FreehandPath extends PathLabel {
+  kind: 'freehand';
+  closed: boolean;
+  steadiness: number;
+  simplicity: number;
+  samples: Pair[];
+}
+
+export type GuidePath = ShapePath | DrawnPath | SmoothPath | FreehandPath;
+
+export function isShape(path: GuidePath): path is ShapePath {
+  return path.kind !== 'drawn' && path.kind !== 'smooth' && path.kind !== 'freehand';
+}
+
+/** A picture to trace over. */
+export interface Template {
+  id: string;
+  name: string;
+  image: string;
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+  opacity: number;
+  hidden?: boolean;
+}
 
 export type EasingName = 'steady' | 'gentle-start' | 'gentle-stop' | 'gentle-both' | 'hold' | 'own';
 
@@ -56,6 +107,8 @@ export interface Seat {
   side: 'left' | 'right';
   orientation: 'turn' | 'upright';
   ends?: 'continue' | 'cut' | 'wrap';
+  reshape?: 'keep-share' | 'keep-distance';
+  pin?: number;
   pathOffset: Movable;
   startMargin: Movable;
   endMargin: Movable;
@@ -91,8 +144,12 @@ export interface Picture {
   locked: boolean;
 }
 
-export type Channel =
+/** What a lettering or picture has; the numbers of shapes are channels, too. */
+export type ItemChannel =
   'pathOffset' | 'startMargin' | 'endMargin' | 'baselineShift' | 'size' | 'opacity' | 'rotation';
+
+/** The name of a value that can move; {@link ItemChannel} or a number of a shape. */
+export type Channel = string;
 
 /** Frames per second of a rate such as "25" or "30000/1001". */
 export function framesPerSecond(rate: string): number {

@@ -13,7 +13,22 @@ declare module '*/generated/core.js' {
   export function speed(item: string, channel: string, time: number): number;
   export function itemAt(x: number, y: number, time: number, reach: number): string;
   export function outside(lettering: string): Float64Array;
-  export function marks(path: string, count: number): Float64Array;
+  export function onFrame(time: number): number;
+  export function channels(): string;
+  export function pathData(path: string, time: number): string;
+  export function bounds(path: string, time: number): Float64Array;
+  export function marks(path: string, count: number, time: number): Float64Array;
+  export function tenths(path: string, time: number): Float64Array;
+  export function comb(path: string, count: number, height: number, time: number): Float64Array;
+  export function room(lettering: string, time: number): string;
+  export function tight(lettering: string, time: number): string;
+  export function knots(path: string, time: number): string;
+  export function simplified(path: string, tolerance: number, time: number): number;
+  export function shapeKinds(): string;
+  export function pathPicture(path: string): string;
+  export function sketch(path: string): string;
+  export function pathParts(data: string): string;
+  export function pathsSvg(time: number): string;
   export function handles(lettering: string, time: number): Float64Array;
   export function dragPuck(
     lettering: string,
@@ -22,5 +37,11 @@ declare module '*/generated/core.js' {
     y: number,
     across: boolean,
   ): string;
-  export function dragStop(lettering: string, start: boolean, x: number, y: number): number;
+  export function dragStop(
+    lettering: string,
+    start: boolean,
+    time: number,
+    x: number,
+    y: number,
+  ): number;
 }

@@ -1,7 +1,8 @@
+import { onFrame, unitOf } from '../core/core';
 import { useMemo, useRef } from 'react';
 import * as core from '../core/core';
 import type { KeyframeInfo } from '../core/core';
-import { CHANNEL_UNITS, applyEdit, onFrame, setTime, useEditor } from '../state/editor';
+import { applyEdit, setTime, useEditor } from '../state/editor';
 import type { Channel } from '../core/document';
 import { drag } from '../stage/drag';
 import { pause } from '../stage/playback';
@@ -40,7 +41,7 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
     const [x, y] = toChart(e);
     const { doc } = useEditor.getState();
     if (!doc) return;
-    const time = onFrame(doc, scale.time(y));
+    const time = onFrame(scale.time(y));
     const now = core.value(item, channel, time);
     const value = now + scale.value(x) - core.charted(item, channel, time);
     // Near the line the new keyframe stands on it and changes nothing yet.
@@ -299,7 +300,7 @@ function Playhead({ item, channel, scale, toChart }: PartProps) {
         textAnchor="end"
         className="halo pointer-events-none fill-vermilion text-[11px]"
       >
-        {shown(speed, 0)} {CHANNEL_UNITS[channel]}/s
+        {shown(speed, 0)} {unitOf(channel)}/s
       </text>
     </g>
   );

@@ -1,7 +1,8 @@
+import { labelOf, unitOf } from '../core/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import * as core from '../core/core';
 import type { Channel } from '../core/document';
-import { CHANNEL_LABELS, CHANNEL_UNITS, letteringOf, pictureOf, useEditor } from '../state/editor';
+import { letteringOf, pictureOf, useEditor } from '../state/editor';
 import { Choice } from '../ui/Choice';
 import { Chart } from './Chart';
 import { KeyframePanel } from './KeyframePanel';
@@ -69,7 +70,7 @@ export function Journey() {
                 value={channel}
                 options={channels.map((c) => ({
                   value: c,
-                  label: CHANNEL_LABELS[c],
+                  label: labelOf(c),
                   detail: item.channels[c] ? 'moves' : undefined,
                 }))}
                 onChange={(c) => useEditor.setState({ charted: c, keyframe: null })}
@@ -87,8 +88,7 @@ export function Journey() {
           {along && <Unrolled id={selected} scale={scale} />}
           {!along && (
             <p className="px-3.5 pb-1 text-[12px] text-soft">
-              across: {CHANNEL_LABELS[channel].toLowerCase()} in {CHANNEL_UNITS[channel]}, down:
-              time
+              across: {labelOf(channel).toLowerCase()} in {unitOf(channel)}, down: time
             </p>
           )}
           <div ref={box} className="min-h-0 flex-1" data-testid="chart">

@@ -1,6 +1,7 @@
+import { labelOf, unitOf } from '../core/core';
 import { Trash2 } from 'lucide-react';
 import type { Channel, LandingName } from '../core/document';
-import { CHANNEL_LABELS, CHANNEL_UNITS, applyEdit, useEditor } from '../state/editor';
+import { applyEdit, useEditor } from '../state/editor';
 import { Choice } from '../ui/Choice';
 import { NumberField } from '../ui/NumberField';
 import { LANDINGS } from './words';
@@ -50,8 +51,8 @@ export function KeyframePanel(props: { item: string; channel: Channel; along: bo
         onChange={(time) => edit('move', { time })}
       />
       <NumberField
-        label={CHANNEL_LABELS[channel]}
-        unit={CHANNEL_UNITS[channel]}
+        label={labelOf(channel)}
+        unit={unitOf(channel)}
         decimals={2}
         value={key.value}
         onChange={(value) => edit('move', { time: key.time, value })}

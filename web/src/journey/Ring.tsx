@@ -1,5 +1,6 @@
 import type { KeyframeInfo } from '../core/core';
-import { applyEdit, onFrame, useEditor } from '../state/editor';
+import { onFrame } from '../core/core';
+import { applyEdit, useEditor } from '../state/editor';
 import { drag } from '../stage/drag';
 import type { PartProps } from './Chart';
 import { landingLabel } from './words';
@@ -38,7 +39,7 @@ export function Ring({ item, channel, index, info, x, scale, toChart }: RingProp
       );
       const keys = useEditor.getState().summary?.items[item]?.channels[channel] ?? [];
       const { doc } = useEditor.getState();
-      const there = keys.findIndex((k) => doc && Math.abs(k.time - onFrame(doc, time)) < 1e-4);
+      const there = keys.findIndex((k) => doc && Math.abs(k.time - onFrame(time)) < 1e-4);
       if (there >= 0) at = there;
       useEditor.setState({ keyframe: at });
     });

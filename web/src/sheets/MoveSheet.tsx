@@ -1,5 +1,6 @@
+import { labelOf } from '../core/core';
 import type { Channel } from '../core/document';
-import { CHANNEL_LABELS, letteringOf, pictureOf, useEditor } from '../state/editor';
+import { letteringOf, pictureOf, useEditor } from '../state/editor';
 import { clock } from '../stage/time';
 import { MovableField } from '../ui/MovableField';
 
@@ -59,7 +60,7 @@ export function MoveSheet() {
                 }`}
                 onClick={() => useEditor.setState({ charted: c, keyframe: null })}
               >
-                {CHANNEL_LABELS[c]}
+                {labelOf(c)}
                 <span className="text-soft">
                   {channels?.[c]?.length} {channels?.[c]?.length === 1 ? 'keyframe' : 'keyframes'}
                 </span>

@@ -5,7 +5,7 @@ import type { Lettering } from '../core/document';
 import { DressSheet } from './DressSheet';
 import { ExportSheet } from './ExportSheet';
 import { MoveSheet } from './MoveSheet';
-import { PathSheet } from './PathSheet';
+import { PathSheet } from './path/PathSheet';
 import { SeatSheet } from './SeatSheet';
 import { WordsSheet } from './WordsSheet';
 
@@ -26,7 +26,7 @@ export function Sheet() {
   const lettering = letteringOf(doc, selected);
   const path = doc?.paths.find((p) => p.id === lettering?.path);
   if (!doc) return <aside className="w-67 shrink-0 border-r border-rule bg-sheet" />;
-  const needsLettering = tab === 'words' || tab === 'path' || tab === 'seat';
+  const needsLettering = tab === 'words' || tab === 'seat';
   return (
     <aside
       className="w-67 shrink-0 overflow-x-hidden overflow-y-auto border-r border-rule bg-sheet px-4 pt-3.5 pb-6"
@@ -54,7 +54,7 @@ const SUBTITLES: Record<Tab, string> = {
 
 function Body({ tab, lettering }: { tab: Tab; lettering: Lettering | undefined }): ReactNode {
   if (tab === 'words' && lettering) return <WordsSheet lettering={lettering} />;
-  if (tab === 'path' && lettering) return <PathSheet lettering={lettering} />;
+  if (tab === 'path') return <PathSheet lettering={lettering} />;
   if (tab === 'seat' && lettering) return <SeatSheet lettering={lettering} />;
   if (tab === 'move') return <MoveSheet />;
   if (tab === 'dress') return <DressSheet />;

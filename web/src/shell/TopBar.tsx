@@ -82,6 +82,13 @@ function KeptWord() {
 const OVERLAYS: { key: keyof Overlays; label: string }[] = [
   { key: 'path', label: 'The path' },
   { key: 'direction', label: 'Its direction' },
+  { key: 'tenths', label: 'Ticks every 10 %' },
+  { key: 'length', label: 'Its length' },
+  { key: 'room', label: 'The room between margins' },
+  { key: 'comb', label: 'How it bends' },
+  { key: 'tight', label: 'Bends too tight for the type' },
+  { key: 'others', label: 'Other paths' },
+  { key: 'template', label: 'Pictures to trace over' },
   { key: 'thirds', label: 'Thirds of the frame' },
   { key: 'safe', label: 'Safe area' },
 ];

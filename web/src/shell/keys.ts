@@ -1,8 +1,17 @@
 import { pause, play } from '../stage/playback';
 import { goToKeyframe, stepFrame } from '../stage/Transport';
-import { applyEdit, letteringOf, redo, setValue, TABS, undo, useEditor } from '../state/editor';
-import { finishDrawing, removeItem } from '../state/making';
-import { deletePoint } from '../sheets/PathSheet';
+import {
+  applyEdit,
+  letteringOf,
+  pathOf,
+  redo,
+  setValue,
+  TABS,
+  undo,
+  useEditor,
+} from '../state/editor';
+import { removeItem } from '../state/making';
+import { deletePoints, editPath, finishDrawing } from '../state/paths';
 import * as core from '../core/core';
 
 /** Keys that work wherever nothing is being typed. */
@@ -37,7 +46,7 @@ function act(e: KeyboardEvent, help: () => void, target: HTMLElement): boolean {
   else if (e.key === 'k' || e.key === 'K') goToKeyframe(-1);
   else if (e.key === 'l' || e.key === 'L') goToKeyframe(1);
   else if (e.key === 'f' || e.key === 'F') useEditor.setState({ full: !full });
-  else if (e.key === 'Escape') useEditor.setState({ full: false, keyframe: null, point: null });
+  else if (e.key === 'Escape') escape();
   else if (e.key === '?') help();
   else if (e.key === 'Delete' || e.key === 'Backspace') remove();
   else if (e.key.startsWith('Arrow') && !target.matches('input, button, [role=menuitem]')) nudge(e);
@@ -46,33 +55,32 @@ function act(e: KeyboardEvent, help: () => void, target: HTMLElement): boolean {
 }
 
 function remove(): void {
-  const { keyframe, point, selected, charted, tab } = useEditor.getState();
+  const { keyframe, points, selected, charted, tab } = useEditor.getState();
   if (keyframe !== null && selected) {
     applyEdit({ op: 'remove', item: selected, channel: charted, index: keyframe });
     useEditor.setState({ keyframe: null });
-  } else if (point !== null && tab === 'path') deletePoint();
+  } else if (points.length > 0 && tab === 'path') deletePoints();
   else if (selected) removeItem(selected);
 }
 
-/** The chosen point of a path, else the lettering: along the path and away from it. */
+function escape(): void {
+  useEditor.setState({ full: false, keyframe: null, points: [], pickStart: false });
+}
+
+/** The chosen points or the path, else the lettering: along the path and away from it. */
 function nudge(e: KeyboardEvent): void {
-  const { doc, selected, point, tab, time } = useEditor.getState();
+  const { doc, selected, points, tab, time } = useEditor.getState();
   const by = e.shiftKey ? 10 : 1;
   const dx = e.key === 'ArrowRight' ? by : e.key === 'ArrowLeft' ? -by : 0;
   const dy = e.key === 'ArrowDown' ? by : e.key === 'ArrowUp' ? -by : 0;
-  const lettering = letteringOf(doc, selected);
-  if (!doc || !lettering || lettering.locked) return;
-  const path = doc.paths.find((p) => p.id === lettering.path);
-  if (tab === 'path' && path) {
-    const knot = path.kind === 'drawn' && point !== null ? path.points[point] : undefined;
-    if (knot)
-      applyEdit(
-        { op: 'movePoint', path: path.id, index: point, x: knot.x + dx, y: knot.y + dy },
-        'nudge',
-      );
-    else applyEdit({ op: 'move', path: path.id, x: dx, y: dy }, 'nudge');
+  if (tab === 'path') {
+    if (pathOf(useEditor.getState())?.locked) return;
+    if (points.length > 0) editPath('movePoints', { indexes: points, x: dx, y: dy }, 'nudge');
+    else editPath('move', { x: dx, y: dy }, 'nudge');
     return;
   }
+  const lettering = letteringOf(doc, selected);
+  if (!doc || !lettering || lettering.locked) return;
   if (tab === 'export') return;
   const channel = dx !== 0 ? 'pathOffset' : 'baselineShift';
   const value = core.value(lettering.id, channel, time) + (dx !== 0 ? dx : -dy);

@@ -1,76 +1,141 @@
-import { useState } from 'react';
-import type { Knot } from '../core/document';
-import { useEditor } from '../state/editor';
-import { finishDrawing } from '../state/making';
+import { useMemo, useState } from 'react';
+import * as core from '../core/core';
+import type { Knot, Pair } from '../core/document';
+import { useEditor, type Drawing } from '../state/editor';
+import { drawnSoFar, finishDrawing } from '../state/paths';
+import type { ToScene } from './coordinates';
 import { drag } from './drag';
-import type { ToScene } from './Overlay';
+import { endSnap, snapped } from './snap';
 
-/** Click for points, press and drag to bend; the first point closes, Enter or Esc ends. */
-export function DrawingLayer({ unit, toScene }: { unit: number; toScene: ToScene }) {
-  const points = useEditor((s) => s.drawing) ?? [];
-  const width = useEditor((s) => s.doc?.width ?? 0);
-  const height = useEditor((s) => s.doc?.height ?? 0);
-  const [pointer, setPointer] = useState<[number, number] | null>(null);
-  const first = points[0];
+interface Props {
+  drawing: Drawing;
+  unit: number;
+  toScene: ToScene;
+}
+
+const knot = (x: number, y: number): Knot => ({ x, y, in: [0, 0], out: [0, 0], kind: 'corner' });
+
+/** A place brought level, upright or to 45 degrees from another. */
+function straight(fromX: number, fromY: number, x: number, y: number): Pair {
+  const step = Math.PI / 4;
+  const angle = Math.round(Math.atan2(y - fromY, x - fromX) / step) * step;
+  const d = (x - fromX) * Math.cos(angle) + (y - fromY) * Math.sin(angle);
+  return [fromX + d * Math.cos(angle), fromY + d * Math.sin(angle)];
+}
+
+/** Click for points, press and drag to bend, or draw by hand; Enter or Esc ends. */
+export function DrawingLayer({ drawing, unit, toScene }: Props) {
+  const doc = useEditor((s) => s.doc);
+  const [pointer, setPointer] = useState<Pair | null>(null);
+  const { knots, mode } = drawing;
+  const first = knots[0];
+  const last = knots.at(-1);
+  const set = (next: Knot[]) => useEditor.setState({ drawing: { ...drawing, knots: next } });
+
+  /** Where a press or a move means, by Shift or by what it catches on. */
+  const place = (e: { clientX: number; clientY: number; shiftKey: boolean; ctrlKey: boolean }) => {
+    const [x, y] = toScene(e);
+    if (e.shiftKey && last) return straight(last.x, last.y, x, y);
+    return doc && !e.ctrlKey ? snapped(doc, '', x, y, unit) : ([x, y] as Pair);
+  };
 
   const add = (e: React.PointerEvent) => {
-    const [x, y] = toScene(e);
-    if (first && points.length > 1 && Math.hypot(x - first.x, y - first.y) < 10 * unit) {
+    const [rawX, rawY] = toScene(e);
+    if (first && knots.length > 1 && Math.hypot(rawX - first.x, rawY - first.y) < 10 * unit) {
       e.stopPropagation();
+      endSnap();
       finishDrawing(true);
       return;
     }
-    const knot: Knot = { x, y, in: [0, 0], out: [0, 0], smooth: false };
-    useEditor.setState({ drawing: [...points, knot] });
-    drag(e, toScene, (hx, hy) => {
-      if (Math.hypot(hx - x, hy - y) < 4 * unit) return;
-      const bent: Knot = { x, y, in: [x - hx, y - hy], out: [hx - x, hy - y], smooth: true };
-      useEditor.setState({ drawing: [...points, bent] });
-    });
+    const [x, y] = place(e);
+    set([...knots, knot(x, y)]);
+    drag(
+      e,
+      toScene,
+      (hx, hy, event) => {
+        if (mode === 'smooth' || drawing.auto || Math.hypot(hx - x, hy - y) < 4 * unit) return;
+        const [ox, oy] = event.shiftKey ? straight(x, y, hx, hy) : [hx, hy];
+        const bent: Knot = {
+          ...knot(x, y),
+          in: [x - ox, y - oy],
+          out: [ox - x, oy - y],
+          kind: 'smooth',
+        };
+        set([...knots, bent]);
+      },
+      endSnap,
+    );
   };
 
+  /** Every place the pointer tells, also those between two frames. */
+  const stroke = (e: React.PointerEvent<SVGRectElement>) => {
+    if (e.button !== 0) return;
+    e.preventDefault();
+    e.stopPropagation();
+    const target = e.currentTarget;
+    target.setPointerCapture(e.pointerId);
+    const samples: Knot[] = [knot(...toScene(e))];
+    const move = (m: PointerEvent) => {
+      const all = m.getCoalescedEvents?.() ?? [];
+      (all.length ? all : [m]).forEach((c) => samples.push(knot(...toScene(c))));
+      set(samples.slice());
+    };
+    const up = () => {
+      target.removeEventListener('pointermove', move);
+      const [a, b] = [samples[0], samples.at(-1)];
+      const closed =
+        !!a && !!b && samples.length > 20 && Math.hypot(a.x - b.x, a.y - b.y) < 14 * unit;
+      set(samples.slice(0, 10_000));
+      finishDrawing(closed);
+    };
+    target.addEventListener('pointermove', move);
+    target.addEventListener('pointerup', up, { once: true });
+    target.addEventListener('pointercancel', up, { once: true });
+  };
+
+  const d = useMemo(() => preview(drawing, pointer), [drawing, pointer]);
+  const [w, h] = [doc?.width ?? 0, doc?.height ?? 0];
   return (
     <g>
       <rect
-        x={-width}
-        y={-height}
-        width={width * 3}
-        height={height * 3}
+        x={-w}
+        y={-h}
+        width={w * 3}
+        height={h * 3}
         fill="transparent"
         className="cursor-crosshair"
-        onPointerDown={add}
-        onPointerMove={(e) => setPointer(toScene(e))}
+        onPointerDown={mode === 'freehand' ? stroke : add}
+        onPointerMove={(e) => mode !== 'freehand' && setPointer(place(e))}
         data-testid="drawing"
       />
       <path
-        d={preview(points, pointer)}
+        d={d}
         fill="none"
         className="pointer-events-none stroke-vermilion"
         strokeWidth={1.5 * unit}
       />
-      {points.map((k, i) => (
-        <circle
-          key={i}
-          cx={k.x}
-          cy={k.y}
-          r={4.5 * unit}
-          className="pointer-events-none fill-sheet stroke-vermilion"
-          strokeWidth={2 * unit}
-        />
-      ))}
+      {mode !== 'freehand' &&
+        knots.map((k, i) => (
+          <circle
+            key={i}
+            cx={k.x}
+            cy={k.y}
+            r={4.5 * unit}
+            className="pointer-events-none fill-sheet stroke-vermilion"
+            strokeWidth={2 * unit}
+          />
+        ))}
     </g>
   );
 }
 
-function preview(points: Knot[], pointer: [number, number] | null): string {
-  const all = [...points];
-  if (pointer) all.push({ x: pointer[0], y: pointer[1], in: [0, 0], out: [0, 0], smooth: false });
-  return all
-    .map((k, i) => {
-      const before = all[i - 1];
-      if (!before) return `M${k.x} ${k.y}`;
-      const [ax, ay] = [before.x + before.out[0], before.y + before.out[1]];
-      return `C${ax} ${ay} ${k.x + k.in[0]} ${k.y + k.in[1]} ${k.x} ${k.y}`;
-    })
-    .join('');
+/** The line so far, on to the pointer. A stroke is shown as it is; it is fitted when it ends. */
+function preview(drawing: Drawing, pointer: Pair | null): string {
+  const { knots, mode } = drawing;
+  if (mode === 'freehand') {
+    return knots.map((k, i) => `${i ? 'L' : 'M'}${k.x} ${k.y}`).join('');
+  }
+  const all = pointer ? [...knots, knot(...pointer)] : knots;
+  const path = drawnSoFar({ ...drawing, knots: all }, false);
+  return path ? core.sketch(path) : '';
 }

@@ -5,7 +5,6 @@ import {
   change,
   changeLettering,
   endGesture,
-  onFrame,
   problemText,
   redo,
   setTime,
@@ -14,15 +13,9 @@ import {
   undo,
   useEditor,
 } from './editor';
-import {
-  addCircle,
-  addLettering,
-  finishDrawing,
-  removeItem,
-  restack,
-  startDrawing,
-  toggleFlag,
-} from './making';
+import { onFrame } from '../core/core';
+import { addLettering, removeItem, restack, toggleFlag } from './making';
+import { addPath } from './paths';
 import { useNotices } from './notices';
 
 const state = () => useEditor.getState();
@@ -125,10 +118,9 @@ describe('values', () => {
   });
 
   it('have times on frames within the scene', () => {
-    const doc = scene();
-    expect(onFrame(doc, 1.013)).toBeCloseTo(1, 9);
-    expect(onFrame(doc, -3)).toBe(0);
-    expect(onFrame(doc, 99)).toBeCloseTo(3.96, 9);
+    expect(onFrame(1.013)).toBeCloseTo(1, 9);
+    expect(onFrame(-3)).toBe(0);
+    expect(onFrame(99)).toBeCloseTo(3.96, 9);
   });
 });
 
@@ -144,38 +136,13 @@ describe('making', () => {
   });
 
   it('seats the chosen lettering on a new path', () => {
-    addCircle();
+    addPath('newShape', { kind: 'circle' });
     expect(first().path).toBe(state().doc!.paths[1]?.id);
   });
 
-  it('takes two points or more for a curve', () => {
-    const knot = (x: number) => ({
-      x,
-      y: 0,
-      in: [0, 0] as [number, number],
-      out: [0, 0] as [number, number],
-      smooth: false,
-    });
-    startDrawing();
-    useEditor.setState({ drawing: [knot(0)] });
-    finishDrawing(false);
-    expect(state().doc!.paths).toHaveLength(1);
-    startDrawing();
-    useEditor.setState({ drawing: [knot(0), knot(90)] });
-    finishDrawing(true);
-    expect(state().doc!.paths[1]).toMatchObject({ kind: 'drawn', closed: true });
-  });
-
-  it('removes an item with the path that nobody else uses', () => {
-    change((d) => ({
-      ...d,
-      letterings: [...d.letterings, lettering({ id: 'm' })],
-      stack: ['l', 'm'],
-    }));
+  it('removes an item and leaves its path', () => {
     removeItem('l');
     expect(state().doc!.paths).toHaveLength(1);
-    removeItem('m');
-    expect(state().doc!.paths).toHaveLength(0);
     expect(state().doc!.stack).toEqual([]);
   });
 

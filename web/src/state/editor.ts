@@ -1,8 +1,7 @@
 import { create } from 'zustand';
 import * as core from '../core/core';
 import type { Edit, Problem, Summary } from '../core/core';
-import type { Channel, Knot, Lettering, Picture, SceneDoc } from '../core/document';
-import { framesPerSecond } from '../core/document';
+import type { Channel, GuidePath, Knot, Lettering, Picture, SceneDoc } from '../core/document';
 import { api } from '../api/client';
 import { notify } from './notices';
 
@@ -13,8 +12,23 @@ export const TABS: Tab[] = ['words', 'path', 'seat', 'move', 'dress', 'export'];
 export interface Overlays {
   path: boolean;
   direction: boolean;
+  others: boolean;
+  tenths: boolean;
+  length: boolean;
+  comb: boolean;
+  room: boolean;
+  tight: boolean;
+  template: boolean;
   thirds: boolean;
   safe: boolean;
+}
+
+/** A line being drawn: points with handles, points alone, or a stroke of the hand. */
+export interface Drawing {
+  mode: 'curve' | 'smooth' | 'freehand';
+  knots: Knot[];
+  /** Handles are set by themselves. */
+  auto: boolean;
 }
 
 interface Editor {
@@ -34,9 +48,13 @@ interface Editor {
   full: boolean;
   charted: Channel;
   keyframe: number | null;
-  point: number | null;
-  /** The points of a curve being drawn. */
-  drawing: Knot[] | null;
+  /** The chosen path, where it is not that of the chosen lettering. */
+  pathId: string | null;
+  /** Indexes of the chosen points of the chosen path. */
+  points: number[];
+  drawing: Drawing | null;
+  /** The next click on a closed path says where it starts. */
+  pickStart: boolean;
   overlays: Overlays;
 }
 
@@ -56,9 +74,23 @@ export const useEditor = create<Editor>(() => ({
   full: false,
   charted: 'pathOffset',
   keyframe: null,
-  point: null,
+  pathId: null,
+  points: [],
   drawing: null,
-  overlays: { path: true, direction: true, thirds: false, safe: false },
+  pickStart: false,
+  overlays: {
+    path: true,
+    direction: true,
+    others: true,
+    tenths: false,
+    length: false,
+    comb: false,
+    room: false,
+    tight: true,
+    template: true,
+    thirds: false,
+    safe: false,
+  },
 }));
 
 const { getState: get, setState: set } = useEditor;
@@ -95,24 +127,17 @@ export function showScene(sceneId: string, projectId: string, doc: SceneDoc): vo
     future: [],
     selected: last ?? null,
     playing: false,
-    time: restTime(doc),
+    time: 0,
     keyframe: null,
-    point: null,
+    pathId: null,
+    points: [],
     drawing: null,
+    pickStart: false,
   });
-  void openInCore(doc);
-}
-
-/** A third into the scene there is more to see than on an empty first frame. */
-function restTime(doc: SceneDoc): number {
-  return onFrame(doc, doc.length / 3);
-}
-
-/** The time of the frame nearest to a time, within the scene. */
-export function onFrame(doc: SceneDoc, time: number): number {
-  const fps = framesPerSecond(doc.rate);
-  const last = Math.max(0, Math.round(doc.length * fps) - 1);
-  return Math.min(Math.max(Math.round(time * fps), 0), last) / fps;
+  // A third into the scene there is more to see than on an empty first frame.
+  void openInCore(doc).then(() => {
+    if (get().sceneId === sceneId && get().summary) set({ time: core.onFrame(doc.length / 3) });
+  });
 }
 
 let lastMerge = '';
@@ -201,6 +226,12 @@ export function letteringOf(doc: SceneDoc | null, id: string | null): Lettering 
   return doc?.letterings.find((l) => l.id === id);
 }
 
+/** The path that the Path tab is about: the chosen one, else that of the chosen lettering. */
+export function pathOf(s: Pick<Editor, 'doc' | 'pathId' | 'selected'>): GuidePath | undefined {
+  const own = s.doc?.paths.find((p) => p.id === s.pathId);
+  return own ?? s.doc?.paths.find((p) => p.id === letteringOf(s.doc, s.selected)?.path);
+}
+
 export function pictureOf(doc: SceneDoc | null, id: string | null): Picture | undefined {
   return doc?.pictures.find((p) => p.id === id);
 }
@@ -217,12 +248,12 @@ export function changeLettering(id: string, parts: Partial<Lettering>, merge = '
 }
 
 export function select(id: string | null): void {
-  set({ selected: id, keyframe: null, point: null });
+  set({ selected: id, keyframe: null, pathId: null, points: [], pickStart: false });
 }
 
 export function setTime(time: number): void {
   const { doc } = get();
-  if (doc) set({ time: onFrame(doc, time) });
+  if (doc) set({ time: core.onFrame(time) });
 }
 
 /**
@@ -239,30 +270,10 @@ export function setValue(item: string, channel: Channel, value: number, whole = 
   const problems = applyEdit({ op: 'set', item, channel, time, value }, merge);
   const after = get().summary?.items[item]?.channels[channel];
   if (keys && after && after.length > keys.length) {
-    notify(`Keyframe set for ${CHANNEL_LABELS[channel].toLowerCase()}`, 'info', {
+    notify(`Keyframe set for ${core.labelOf(channel).toLowerCase()}`, 'info', {
       label: 'Undo',
       run: undo,
     });
   }
   return problems;
 }
-
-export const CHANNEL_LABELS: Record<Channel, string> = {
-  pathOffset: 'Path offset',
-  startMargin: 'Start margin',
-  endMargin: 'End margin',
-  baselineShift: 'Baseline shift',
-  size: 'Size',
-  opacity: 'Opacity',
-  rotation: 'Rotation',
-};
-
-export const CHANNEL_UNITS: Record<Channel, string> = {
-  pathOffset: 'px',
-  startMargin: 'px',
-  endMargin: 'px',
-  baselineShift: 'px',
-  size: 'px',
-  opacity: '%',
-  rotation: '°',
-};

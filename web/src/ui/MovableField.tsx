@@ -1,8 +1,9 @@
+import { labelOf, unitOf } from '../core/core';
 import { useMemo } from 'react';
 import * as core from '../core/core';
 import type { Channel } from '../core/document';
 import { framesPerSecond } from '../core/document';
-import { CHANNEL_LABELS, CHANNEL_UNITS, applyEdit, setValue, useEditor } from '../state/editor';
+import { applyEdit, setValue, useEditor } from '../state/editor';
 import { NumberField } from './NumberField';
 
 /** A value that can move: the number at the playhead and its ring. */
@@ -23,14 +24,14 @@ export function MovableField({ item, channel }: { item: string; channel: Channel
   const units = onPath ? { '%': (v: number) => (v / 100) * length, lap: laps, laps } : undefined;
   return (
     <NumberField
-      label={CHANNEL_LABELS[channel]}
+      label={labelOf(channel)}
       value={value}
-      unit={CHANNEL_UNITS[channel]}
+      unit={unitOf(channel)}
       units={units}
       onChange={(v, whole) => setValue(item, channel, v, whole, `${item}.${channel}`)}
     >
       <Ring
-        label={CHANNEL_LABELS[channel]}
+        label={labelOf(channel)}
         state={here ? 'here' : keys ? 'moves' : 'still'}
         onClick={() => applyEdit({ op: 'toggle', item, channel, time })}
       />

@@ -3,28 +3,40 @@ package rovingglyph.bridge;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.teavm.jso.JSExport;
 import rovingglyph.document.DocumentException;
+import rovingglyph.document.PathCodec;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.document.Spelling;
+import rovingglyph.edit.PathOps;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Cubic;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.SvgPath;
 import rovingglyph.journey.Handles;
 import rovingglyph.journey.JourneyChart;
+import rovingglyph.journey.PathMarks;
 import rovingglyph.motion.Timeline;
+import rovingglyph.paths.KnotsOf;
+import rovingglyph.paths.ShapeOverTime;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Item;
+import rovingglyph.scene.DrawnPath;
+import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.type.RunRequest;
 import rovingglyph.type.ShapedRun;
 import rovingglyph.type.ShapedRunCodec;
+import rovingglyph.webexport.PathsSvg;
 
 /**
  * One scene at a time: {@code open} prepares a document, the other functions ask about it. Answers
@@ -64,7 +76,7 @@ public final class CoreBridge {
     if (missing.size() > 0 && !asFarAsPossible) {
       return new JsonObject().add("missing", missing).toString();
     }
-    prepared = Preparation.prepare(scene, r -> RUNS.get(r.key()));
+    prepared = Preparation.prepare(scene, r -> RUNS.get(r.key()), prepared);
     opened = document;
     return Summary.of(prepared).toString();
   }
@@ -106,7 +118,7 @@ public final class CoreBridge {
   @JSExport
   public static double value(String item, String channel, double time) {
     Channel c = Channel.of(channel);
-    return c.clamp(Timeline.value(prepared.scene().item(item).movable(c), time));
+    return c.clamp(Timeline.value(prepared.scene().mover(item).movable(c), time));
   }
 
   /** An edited document, or an object with the field "error". */
@@ -125,14 +137,14 @@ public final class CoreBridge {
   /** Samples for the Journey chart; see {@link JourneyChart#samples}. */
   @JSExport
   public static double[] journey(String item, String channel, int count) {
-    Item i = prepared.scene().item(item);
+    Mover i = prepared.scene().mover(item);
     return JourneyChart.samples(prepared, i, Channel.of(channel), count);
   }
 
   /** Where a channel stands on the chart at a time. */
   @JSExport
   public static double charted(String item, String channel, double time) {
-    return JourneyChart.line(prepared, prepared.scene().item(item), Channel.of(channel), time);
+    return JourneyChart.line(prepared, prepared.scene().mover(item), Channel.of(channel), time);
   }
 
   /** Where the text of a lettering begins and ends along its path at a time; empty if unknown. */
@@ -143,8 +155,8 @@ public final class CoreBridge {
       return new double[0];
     }
     SeatValues v = l.values(time);
-    double tail = l.seating().tail(v);
-    return new double[] {tail, tail + l.seating().total() * v.size()};
+    double tail = l.seating(v).tail(v);
+    return new double[] {tail, tail + l.seating(v).total() * v.size()};
   }
 
   /** The id of the topmost item that is painted at a point; empty if there is none. */
@@ -156,7 +168,7 @@ public final class CoreBridge {
   /** Units of the channel per second. */
   @JSExport
   public static double speed(String item, String channel, double time) {
-    Item i = prepared.scene().item(item);
+    Mover i = prepared.scene().mover(item);
     return JourneyChart.speed(prepared, i, Channel.of(channel), time);
   }
 
@@ -164,21 +176,120 @@ public final class CoreBridge {
   @JSExport
   public static double[] outside(String lettering) {
     PreparedLettering l = prepared.letterings().get(lettering);
-    return l == null ? new double[0] : JourneyChart.outside(prepared, l.seating().contour());
+    return l == null
+        ? new double[0]
+        : JourneyChart.outside(prepared, l.seating(l.values(0)).contour());
   }
 
-  /** x, y and angle in degrees at even distances along a path, {@code count} of them. */
+  /** A path at a time as SVG path data. */
   @JSExport
-  public static double[] marks(String path, int count) {
-    Contour c = prepared.contours().get(path);
-    double[] out = new double[count * 3];
-    for (int i = 0; i < count; i++) {
-      Contour.Station s = c.at(c.length() * (i + 0.5) / count);
-      out[i * 3] = s.point().x();
-      out[i * 3 + 1] = s.point().y();
-      out[i * 3 + 2] = Math.toDegrees(s.tangent().angle());
+  public static String pathData(String path, double time) {
+    return SvgPath.write(contour(path, time), 3);
+  }
+
+  private static Contour contour(String path, double time) {
+    return prepared.paths().get(path).at(time);
+  }
+
+  /** Left, top, right and bottom of a path. */
+  @JSExport
+  public static double[] bounds(String path, double time) {
+    Rect b = contour(path, time).bounds();
+    return new double[] {b.left(), b.top(), b.right(), b.bottom()};
+  }
+
+  /** See {@link PathMarks#middles}. */
+  @JSExport
+  public static double[] marks(String path, int count, double time) {
+    return PathMarks.middles(contour(path, time), count);
+  }
+
+  /** See {@link PathMarks#tenths}. */
+  @JSExport
+  public static double[] tenths(String path, double time) {
+    return PathMarks.tenths(contour(path, time));
+  }
+
+  /** See {@link PathMarks#comb}. */
+  @JSExport
+  public static double[] comb(String path, int count, double height, double time) {
+    return PathMarks.comb(contour(path, time), count, height);
+  }
+
+  /** See {@link PathMarks#room}. */
+  @JSExport
+  public static String room(String lettering, double time) {
+    PreparedLettering l = prepared.letterings().get(lettering);
+    return l == null ? "" : PathMarks.room(l, l.values(time));
+  }
+
+  /** See {@link PathMarks#tight}. */
+  @JSExport
+  public static String tight(String lettering, double time) {
+    PreparedLettering l = prepared.letterings().get(lettering);
+    return l == null ? "" : PathMarks.tight(l, l.values(time));
+  }
+
+  /** The points of a drawn path at a time, as its document has them. */
+  @JSExport
+  public static String knots(String path, double time) {
+    DrawnPath d = (DrawnPath) prepared.scene().path(path);
+    DrawnPath now = new DrawnPath(d.label(), ShapeOverTime.at(d, time), d.closed(), List.of());
+    return PathCodec.write(now).asObject().get("points").toString();
+  }
+
+  /** How many points a path would have within a tolerance in px. */
+  @JSExport
+  public static int simplified(String path, double tolerance, double time) {
+    GuidePath p = prepared.scene().path(path);
+    List<Cubic> cubics = PathOps.simplify(p, tolerance, time).cubics();
+    return KnotsOf.cubics(cubics, contour(path, time).closed()).size();
+  }
+
+  /** Label and unit of every value that can move, by field name. */
+  @JSExport
+  public static String channels() {
+    JsonObject out = new JsonObject();
+    for (Channel c : Channel.values()) {
+      out.add(c.field(), new JsonObject().add("label", c.label()).add("unit", c.unit()));
     }
-    return out;
+    return out.toString();
+  }
+
+  /** The time of the frame of the open scene that is nearest to a time. */
+  @JSExport
+  public static double onFrame(double time) {
+    return prepared.scene().onFrame(time);
+  }
+
+  /** A path given as JSON, of no scene, as SVG path data; empty where it cannot be read. */
+  @JSExport
+  public static String sketch(String path) {
+    return PathBridge.sketch(path);
+  }
+
+  /** See {@link PathBridge#kinds}. */
+  @JSExport
+  public static String shapeKinds() {
+    return PathBridge.kinds().toString();
+  }
+
+  /** See {@link PathBridge#picture}. */
+  @JSExport
+  public static String pathPicture(String path) {
+    return PathBridge.picture(path);
+  }
+
+  /** See {@link PathBridge#parts}. */
+  @JSExport
+  public static String pathParts(String data) {
+    return PathBridge.parts(data).toString();
+  }
+
+  /** See {@link PathsSvg#write}. */
+  @JSExport
+  public static String pathsSvg(double time) {
+    return PathsSvg.write(prepared.scene(), time);
   }
 
   /** x, y, angle of the puck, the start stop and the end stop; empty while not yet shaped. */
@@ -189,7 +300,7 @@ public final class CoreBridge {
       return new double[0];
     }
     SeatValues v = l.values(time);
-    Handles h = new Handles(l);
+    Handles h = new Handles(l, time);
     double[] out = new double[9];
     int n = 0;
     for (Handles.Spot s : new Handles.Spot[] {h.puck(v), h.startStop(v), h.endStop(v)}) {
@@ -204,7 +315,7 @@ public final class CoreBridge {
   @JSExport
   public static String dragPuck(String lettering, double time, double x, double y, boolean across) {
     PreparedLettering l = prepared.letterings().get(lettering);
-    Handles.PuckValues v = new Handles(l).drag(l.values(time), new Point(x, y), across);
+    Handles.PuckValues v = new Handles(l, time).drag(l.values(time), new Point(x, y), across);
     return new JsonObject()
         .add("pathOffset", v.pathOffset())
         .add("baselineShift", v.baselineShift())
@@ -214,8 +325,8 @@ public final class CoreBridge {
 
   /** The margin that a stop dragged to a point asks for, in px. */
   @JSExport
-  public static double dragStop(String lettering, boolean start, double x, double y) {
-    Handles h = new Handles(prepared.letterings().get(lettering));
+  public static double dragStop(String lettering, boolean start, double time, double x, double y) {
+    Handles h = new Handles(prepared.letterings().get(lettering), time);
     return start ? h.startMargin(new Point(x, y)) : h.endMargin(new Point(x, y));
   }
 }

@@ -6,16 +6,24 @@ import java.util.List;
 import rovingglyph.document.Problem;
 import rovingglyph.document.Spelling;
 import rovingglyph.frame.PreparedLettering;
+import rovingglyph.frame.PreparedPath;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.journey.Poses;
+import rovingglyph.paths.ArcByChord;
+import rovingglyph.paths.FreehandCurve;
+import rovingglyph.paths.KnotsOf;
 import rovingglyph.proof.Finding;
 import rovingglyph.proof.Proof;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Item;
+import rovingglyph.scene.FreehandPath;
 import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Mover;
 import rovingglyph.scene.Seat;
+import rovingglyph.scene.ShapeKind;
+import rovingglyph.scene.ShapePath;
+import rovingglyph.seat.Seating;
 
 /** What the interface wants to know of a prepared scene, as JSON. */
 final class Summary {
@@ -24,10 +32,11 @@ final class Summary {
   static JsonObject of(PreparedScene p) {
     JsonObject out = new JsonObject().add("frames", p.scene().frameCount());
     JsonObject paths = new JsonObject();
-    p.contours().forEach((id, c) -> paths.add(id, path(c)));
+    p.paths().forEach((id, path) -> paths.add(id, path(path)));
     JsonObject items = new JsonObject();
     p.scene().letterings().forEach(l -> items.add(l.id(), item(l, p.letterings().get(l.id()))));
     p.scene().pictures().forEach(i -> items.add(i.id(), item(i, null)));
+    p.scene().paths().forEach(i -> items.add(i.id(), item(i, null)));
     JsonArray poses = new JsonArray();
     for (Poses.Pose pose : Poses.of(p.scene())) {
       poses.add(new JsonObject().add("time", pose.time()).add("label", pose.label()));
@@ -43,15 +52,29 @@ final class Summary {
         .add("findings", findings);
   }
 
-  private static JsonObject path(Contour c) {
-    return new JsonObject()
-        .add("d", SvgPath.write(c, 3))
-        .add("length", c.length())
-        .add("closed", c.closed());
+  private static JsonObject path(PreparedPath path) {
+    Contour c = path.at(0);
+    JsonObject out =
+        new JsonObject()
+            .add("d", SvgPath.write(c, 3))
+            .add("length", c.length())
+            .add("closed", c.closed())
+            .add("moves", path.moves());
+    if (path.path() instanceof FreehandPath f) {
+      FreehandCurve.Drawn fitted = FreehandCurve.of(f);
+      int points = KnotsOf.cubics(fitted.cubics(), f.closed()).size();
+      out.add("points", points).add("error", fitted.error());
+    } else if (path.path() instanceof ShapePath s && s.kind() == ShapeKind.ARC) {
+      double radius = s.movable(Channel.RADIUS).still();
+      double sweep = s.movable(Channel.SWEEP).still();
+      out.add("chord", ArcByChord.chord(radius, sweep));
+      out.add("height", ArcByChord.height(radius, sweep));
+    }
+    return out;
   }
 
   /** The keyframes of every moving value, with the values that landings were solved to. */
-  private static JsonObject item(Item item, PreparedLettering prepared) {
+  private static JsonObject item(Mover item, PreparedLettering prepared) {
     JsonObject channels = new JsonObject();
     for (Channel c : Channel.values()) {
       if (item.movable(c) == null || !item.movable(c).moves()) {
@@ -65,8 +88,9 @@ final class Summary {
     }
     JsonObject out = new JsonObject().add("channels", channels);
     if (prepared != null) {
-      out.add("length", prepared.seating().contour().length());
-      out.add("comesRound", prepared.seating().ends() == Seat.EndRule.WRAP);
+      Seating seating = prepared.seating(prepared.values(0));
+      out.add("length", seating.contour().length());
+      out.add("comesRound", seating.ends() == Seat.EndRule.WRAP);
     }
     return out;
   }

@@ -33,7 +33,7 @@ import rovingglyph.scene.ShapePath;
  * Paths that come into a scene. Each edit has the {@code id} of the new path and may name a
  * lettering to {@code seat} on it.
  */
-final class NewPaths {
+public final class NewPaths {
   private final Scene scene;
   private final JsonObject edit;
 
@@ -95,7 +95,7 @@ final class NewPaths {
   }
 
   /** A shape in the middle of a frame, as large as its lesser side asks for, in whole px. */
-  static ShapePath shape(ShapeKind kind, PathLabel label, double width, double height) {
+  public static ShapePath shape(ShapeKind kind, PathLabel label, double width, double height) {
     double k = Math.min(width, height) / 1000;
     Map<Channel, Movable> numbers = new EnumMap<>(Channel.class);
     for (Channel c : kind.numbers()) {

@@ -8,6 +8,7 @@ import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.Turns;
 import rovingglyph.motion.Timeline;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.paths.KnotInsert;
@@ -178,7 +179,7 @@ public final class PathEdits {
     Channel channel = byAngle ? Channel.START_ANGLE : Channel.START;
     double lap = byAngle ? 360 : 100;
     double start = Timeline.value(s.movable(channel), time);
-    double moved = Math.IEEEremainder(start + share * lap, lap);
+    double moved = Turns.rest(start + share * lap, lap);
     return s.with(channel, s.movable(channel).mapped(v -> v + moved - start));
   }
 

@@ -33,7 +33,7 @@ import rovingglyph.scene.ShapePath;
 import rovingglyph.scene.SmoothPath;
 
 /** Edits of one path of a scene: {@code path} is its id, {@code time} the playhead's. */
-final class PathOps {
+public final class PathOps {
   /** Edits after which the path is the same line elsewhere, or read otherwise. */
   private static final Set<String> WHOLE =
       Set.of("move", "scale", "rotate", "fit", "centre", "dragEnd", "number");
@@ -318,7 +318,7 @@ final class PathOps {
   }
 
   /** The path within a tolerance in px, at least 0.01. */
-  static CurveFit.Fitted simplify(GuidePath path, double tolerance, double time) {
+  public static CurveFit.Fitted simplify(GuidePath path, double tolerance, double time) {
     return Refit.simplified(GuideContour.of(path, time), Math.max(0.01, tolerance));
   }
 

@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Turns;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Movable;
@@ -22,7 +23,7 @@ final class ShapeMap {
     double turnBy = Math.toDegrees(Math.atan2(map.b(), map.a()));
     double turn = at(s, Channel.TURN, time);
     Point centre = map.apply(new Point(at(s, Channel.X, time), at(s, Channel.Y, time)));
-    boolean level = Math.abs(Math.IEEEremainder(turn, 180)) < 1e-9;
+    boolean level = Math.abs(Turns.rest(turn, 180)) < 1e-9;
     boolean across = level && Math.abs(map.b()) + Math.abs(map.c()) < 1e-12;
 
     Map<Channel, Movable> numbers = new EnumMap<>(Channel.class);

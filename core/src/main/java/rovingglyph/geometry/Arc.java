@@ -61,7 +61,7 @@ public record Arc(Point centre, double rx, double ry, double tilt, double start0
     double tx = Math.atan2(-ry * sin, rx * cos);
     double ty = Math.atan2(ry * cos, rx * sin);
     for (double t : new double[] {tx, tx + Math.PI, ty, ty + Math.PI}) {
-      double turns = Math.IEEEremainder((t - start0) * Math.signum(sweep), 2 * Math.PI);
+      double turns = Turns.rest((t - start0) * Math.signum(sweep), 2 * Math.PI);
       double along = turns < 0 ? turns + 2 * Math.PI : turns;
       if (along <= Math.abs(sweep)) {
         box = box.include(point(along / Math.abs(sweep)));

@@ -99,7 +99,7 @@ public final class Refit {
   private static void turn(List<Point> row, Point corner, Point to, double distance) {
     Point from = row.get(row.size() - 1);
     double a = from.minus(corner).angle();
-    double by = Math.IEEEremainder(to.minus(corner).angle() - a, 2 * Math.PI);
+    double by = Turns.rest(to.minus(corner).angle() - a, 2 * Math.PI);
     int steps = (int) Math.ceil(Math.abs(by) / 0.1);
     for (int i = 1; i < steps; i++) {
       double t = a + by * i / steps;

@@ -6,6 +6,7 @@ import rovingglyph.geometry.Arc;
 import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Segment;
+import rovingglyph.geometry.Turns;
 
 /** Polygons whose corners are rounded by arcs that touch both edges. */
 final class Rounded {
@@ -58,7 +59,7 @@ final class Rounded {
     Point inward = new Point(-along.y(), along.x()).times(clockwise ? radius : -radius);
     Point centre = from.plus(inward);
     double a = from.minus(centre).angle();
-    double sweep = Math.IEEEremainder(to.minus(centre).angle() - a, 2 * Math.PI);
+    double sweep = Turns.rest(to.minus(centre).angle() - a, 2 * Math.PI);
     return new Arc(centre, radius, radius, 0, a, sweep);
   }
 }

@@ -31,6 +31,12 @@ public record Scene(
     return (int) Math.max(1, rate.frameAt(length));
   }
 
+  /** The time of the scene's frame that is nearest to a time in seconds. */
+  public double onFrame(double time) {
+    long frame = rate.frameAt(Math.min(Math.max(time, 0), length));
+    return rate.timeOf(Math.min(frame, frameCount() - 1L));
+  }
+
   /** The path with this id; null if there is none. */
   public GuidePath path(String id) {
     return paths.stream().filter(p -> p.id().equals(id)).findFirst().orElse(null);

@@ -161,7 +161,7 @@ public final class AnimatedSvg {
     return "#" + Integer.toHexString(rgb | 0x1000000).substring(1);
   }
 
-  private static String escaped(String s) {
+  static String escaped(String s) {
     return s.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
   }
 }

@@ -136,7 +136,8 @@ class OracleTest {
       // Chromium reports no place for letters off the end of the path.
       if (contour.closed()
           && (l.seating(l.values(0)).tail(v) < 0
-              || l.seating(l.values(0)).tail(v) + l.seating(l.values(0)).total() * 1024 > contour.length())) {
+              || l.seating(l.values(0)).tail(v) + l.seating(l.values(0)).total() * 1024
+                  > contour.length())) {
         double raw = l.seating(l.values(0)).tail(v) + l.seating(l.values(0)).middle(i) * 1024;
         if (raw < 0 || raw > contour.length()) {
           continue;

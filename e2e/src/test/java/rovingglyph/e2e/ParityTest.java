@@ -14,11 +14,14 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.document.Spelling;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
+import rovingglyph.scene.ShapeKind;
 import rovingglyph.server.TestServer;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
@@ -63,9 +66,51 @@ class ParityTest {
              "endMargin":17,"pathOffset":{"keyframes":[{"time":0,"value":-40},{"time":3,"value":0,"landing":"whole-laps","laps":2}]}}}]}""";
     return List.of(
         hard,
+        everyKindOfPath(),
         Files.readString(Path.of("../demo/kite-string-entrance.json")),
         Files.readString(Path.of("../demo/wind-rose-badge.json")),
         Files.readString(Path.of("../demo/dune-ribbon.json")));
+  }
+
+  /** A lettering on each kind of path, turned, flipped and with moving numbers. */
+  private static String everyKindOfPath() {
+    StringBuilder paths = new StringBuilder();
+    StringBuilder letterings = new StringBuilder();
+    for (ShapeKind kind : ShapeKind.values()) {
+      paths.append(
+          """
+          {"id":"%1$s","kind":"%1$s","x":450,"y":{"keyframes":[{"time":0,"value":250},{"time":3,"value":330}]},
+           "turn":17,"flipped":%2$s,"reversed":%3$s,"radius":%4$s},"""
+              .formatted(
+                  Spelling.of(kind),
+                  kind.ordinal() % 2 == 0,
+                  kind.ordinal() % 3 == 0,
+                  "{\"keyframes\":[{\"time\":0,\"value\":120},{\"time\":2,\"value\":260}]}"));
+    }
+    String points = "[[40,300],[200,80],[420,420],[700,200],[860,330]]";
+    paths.append(
+        """
+        {"id":"through","kind":"smooth","points":%1$s},
+        {"id":"near","kind":"smooth","rule":"near","closed":true,"points":%1$s},
+        {"id":"hand","kind":"freehand","samples":%1$s,"steadiness":40},
+        {"id":"moving","kind":"drawn","points":[{"x":0,"y":0},{"x":9,"y":0}],"shapes":[
+          {"time":0,"points":[{"x":50,"y":300},{"x":800,"y":300}],"easing":"gentle-both"},
+          {"time":2,"points":[{"x":50,"y":500},{"x":300,"y":90,"in":[-60,0],"out":[60,0]},{"x":800,"y":400}]}]}"""
+            .formatted(points));
+    for (GuidePath p :
+        SceneCodec.read(
+                "{\"format\":\"roving-glyph-scene\",\"version\":1,\"paths\":[" + paths + "]}")
+            .paths()) {
+      letterings.append(letterings.isEmpty() ? "" : ",");
+      letterings.append(
+          "{\"id\":\"l-%1$s\",\"text\":\"dune\",\"path\":\"%1$s\",\"size\":40}".formatted(p.id()));
+    }
+    return "{\"format\":\"roving-glyph-scene\",\"version\":1,\"width\":900,\"height\":600,\"length\":3,"
+        + "\"paths\":["
+        + paths
+        + "],\"letterings\":["
+        + letterings
+        + "]}";
   }
 
   private static Map<String, String> runs(Scene scene) {

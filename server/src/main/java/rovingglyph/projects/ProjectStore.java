@@ -74,7 +74,14 @@ public class ProjectStore {
             .filter(s -> !s.deleted())
             .map(s -> scenes.get(s.id()).document())
             .toList();
-    return create(p.name() + " copy", documents);
+    Project copy = create(p.name() + " copy", documents);
+    jdbc.sql(
+            "insert into curve (id, project_id, name, path)"
+                + " select gen_random_uuid(), ?, name, path from curve where project_id = ?"
+                + " order by place")
+        .params(copy.id(), id)
+        .update();
+    return copy;
   }
 
   public Project setDeleted(UUID id, boolean deleted) {

@@ -101,19 +101,31 @@ public final class TestServer implements AutoCloseable {
   /** Sends a request; header names and values alternate. A null body sends none. */
   public HttpResponse<byte[]> send(String method, String path, String body, String... headers) {
     HttpRequest.Builder b = HttpRequest.newBuilder(URI.create(address() + path));
-    HttpRequest.BodyPublisher publisher =
-        body == null
-            ? HttpRequest.BodyPublishers.noBody()
-            : HttpRequest.BodyPublishers.ofString(body);
     if (body != null) {
       b.header("Content-Type", "application/json");
     }
     if (headers.length > 0) {
       b.headers(headers);
     }
+    return send(
+        b.method(
+            method,
+            body == null
+                ? HttpRequest.BodyPublishers.noBody()
+                : HttpRequest.BodyPublishers.ofString(body)));
+  }
+
+  /** Posts a file. */
+  public HttpResponse<byte[]> sendBytes(String path, byte[] body) {
+    return send(
+        HttpRequest.newBuilder(URI.create(address() + path))
+            .header("Content-Type", "application/octet-stream")
+            .POST(HttpRequest.BodyPublishers.ofByteArray(body)));
+  }
+
+  private HttpResponse<byte[]> send(HttpRequest.Builder request) {
     try {
-      return client.send(
-          b.method(method, publisher).build(), HttpResponse.BodyHandlers.ofByteArray());
+      return client.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
     } catch (IOException e) {
       throw new IllegalStateException(e);
     } catch (InterruptedException e) {

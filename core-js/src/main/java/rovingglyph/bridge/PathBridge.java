@@ -1,0 +1,87 @@
+package rovingglyph.bridge;
+
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonArray;
+import com.eclipsesource.json.JsonObject;
+import rovingglyph.document.DocumentException;
+import rovingglyph.document.PathCodec;
+import rovingglyph.document.Spelling;
+import rovingglyph.edit.NewPaths;
+import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.SubPath;
+import rovingglyph.geometry.SvgPath;
+import rovingglyph.paths.GuideContour;
+import rovingglyph.paths.PathPicture;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.PathLabel;
+import rovingglyph.scene.ShapeKind;
+
+/** What the interface wants to know of paths in general, as JSON. */
+final class PathBridge {
+  private PathBridge() {}
+
+  /** The shapes that can be had, their numbers, and a small picture of each. */
+  static JsonArray kinds() {
+    JsonArray out = new JsonArray();
+    for (ShapeKind k : ShapeKind.values()) {
+      JsonArray numbers = new JsonArray();
+      for (Channel c : k.numbers()) {
+        numbers.add(
+            new JsonObject()
+                .add("field", c.field())
+                .add("label", c.label())
+                .add("unit", c.unit())
+                .add("start", k.start(c)));
+      }
+      GuidePath sample = NewPaths.shape(k, new PathLabel("s", k.word()), 1000, 1000);
+      out.add(
+          new JsonObject()
+              .add("kind", Spelling.of(k))
+              .add("word", k.word())
+              .add("closed", k.closed())
+              .add("numbers", numbers)
+              .add("picture", PathPicture.of(sample)));
+    }
+    return out;
+  }
+
+  /** A small picture of a path given as JSON; empty where it cannot be read. */
+  static String picture(String path) {
+    try {
+      return PathPicture.of(PathCodec.read(Json.parse(path)));
+    } catch (DocumentException e) {
+      return "";
+    }
+  }
+
+  static String sketch(String path) {
+    try {
+      return SvgPath.write(GuideContour.of(PathCodec.read(Json.parse(path))), 2);
+    } catch (DocumentException e) {
+      return "";
+    }
+  }
+
+  /** The subpaths of path data, each with its picture; {@code error} and where, if it is broken. */
+  static JsonObject parts(String data) {
+    SvgPath.Parsed parsed = SvgPath.parse(data);
+    JsonArray parts = new JsonArray();
+    for (SubPath s : parsed.subPaths()) {
+      Contour c = new Contour(s.segments(), s.closed());
+      if (c.length() > 0) {
+        parts.add(
+            new JsonObject()
+                .add("d", SvgPath.write(c, 9))
+                .add("closed", c.closed())
+                .add("length", c.length())
+                .add("picture", PathPicture.of(c)));
+      }
+    }
+    JsonObject out = new JsonObject().add("parts", parts);
+    if (parsed.error() != null) {
+      out.add("error", parsed.error()).add("position", parsed.position() + 1);
+    }
+    return out;
+  }
+}

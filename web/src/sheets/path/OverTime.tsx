@@ -1,0 +1,62 @@
+import { X } from 'lucide-react';
+import type { DrawnPath, EasingName } from '../../core/document';
+import { setTime } from '../../state/editor';
+import { editPath } from '../../state/paths';
+import { Choice } from '../../ui/Choice';
+
+const EASINGS: { value: EasingName; label: string }[] = [
+  { value: 'steady', label: 'Steady' },
+  { value: 'gentle-start', label: 'Gentle start' },
+  { value: 'gentle-stop', label: 'Gentle stop' },
+  { value: 'gentle-both', label: 'Gentle both' },
+  { value: 'hold', label: 'Hold' },
+];
+
+/** Whether the path changes shape over time; off unless asked for. */
+export function OverTime({ path }: { path: DrawnPath }) {
+  if (!path.shapes) {
+    return (
+      <>
+        <p className="mb-2 text-[12px] text-soft">
+          Edits change the path for the whole scene. When let, they change it at the playhead only.
+        </p>
+        <button
+          type="button"
+          className="btn w-full"
+          onClick={() => editPath('changeShape', { on: true })}
+        >
+          Let this path change shape over time
+        </button>
+      </>
+    );
+  }
+  return (
+    <div className="rounded-lg border border-ochre p-2.5">
+      <p className="mb-2 text-[12px]">
+        This path changes shape over time: editing a point sets a shape at the playhead.
+      </p>
+      <ul className="mb-2 flex flex-wrap gap-1" aria-label="Shapes">
+        {path.shapes.map((s) => (
+          <li key={s.time}>
+            <button type="button" className="btn h-6 px-1.5" onClick={() => setTime(s.time)}>
+              {s.time.toFixed(2)} s
+            </button>
+          </li>
+        ))}
+      </ul>
+      <Choice
+        label="Easing"
+        value={path.shapes[0]?.easing ?? 'gentle-both'}
+        options={EASINGS}
+        onChange={(easing) => editPath('easeShape', { easing })}
+      />
+      <button
+        type="button"
+        className="btn w-full"
+        onClick={() => editPath('changeShape', { on: false })}
+      >
+        <X className="size-4" /> Keep this shape for the whole scene
+      </button>
+    </div>
+  );
+}

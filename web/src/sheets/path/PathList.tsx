@@ -1,0 +1,135 @@
+import { useState } from 'react';
+import { Copy, Eye, EyeOff, Lock, LockOpen, Trash2, Type } from 'lucide-react';
+import * as core from '../../core/core';
+import type { GuidePath, Lettering } from '../../core/document';
+import { applyEdit, useEditor } from '../../state/editor';
+import { addPath, choosePath, editPath, kindWord, sitters } from '../../state/paths';
+import { IconButton } from '../../ui/IconButton';
+import { Modal } from '../../ui/Modal';
+import { Thumb } from './PathGallery';
+
+/** The paths of the scene; a click chooses one, the T seats the lettering on it. */
+export function PathList(props: { lettering: Lettering | undefined; chosen: string | undefined }) {
+  const paths = useEditor((s) => s.doc?.paths ?? []);
+  const [leaving, setLeaving] = useState<GuidePath | null>(null);
+  if (paths.length === 0) {
+    return <p className="text-soft">No path yet. Draw one, or begin with a shape.</p>;
+  }
+  const remove = (p: GuidePath) => {
+    if (sitters(p.id).length > 0) setLeaving(p);
+    else applyEdit({ op: 'deletePath', of: p.id });
+  };
+  return (
+    <>
+      <ul aria-label="Paths" className="-mx-2 space-y-0.5">
+        {paths.map((p) => (
+          <Row key={p.id} path={p} {...props} onRemove={() => remove(p)} />
+        ))}
+      </ul>
+      {leaving && <Leaving path={leaving} onClose={() => setLeaving(null)} />}
+    </>
+  );
+}
+
+interface RowProps {
+  path: GuidePath;
+  lettering: Lettering | undefined;
+  chosen: string | undefined;
+  onRemove: () => void;
+}
+
+function Row({ path, lettering, chosen, onRemove }: RowProps) {
+  const picture = useEditor((s) => (s.opened > 0 ? core.pathPicture(path) : ''));
+  const here = lettering?.path === path.id;
+  const active = path.id === chosen;
+  const flag = (parts: object) => editPath('label', { path: path.id, ...parts });
+  return (
+    <li
+      className={`group rounded-md ${active ? 'bg-wash' : 'hover:bg-paper'}`}
+      data-testid="path-row"
+    >
+      <div className="flex items-center gap-1 px-2 py-1">
+        <button
+          type="button"
+          className="flex min-w-0 flex-1 items-center gap-2 text-left"
+          aria-pressed={active}
+          onClick={() => choosePath(path.id)}
+        >
+          <Thumb d={picture} small />
+          <span className="min-w-0 flex-1 truncate" title={`${path.name}, ${kindWord(path)}`}>
+            {path.name}
+          </span>
+        </button>
+        {lettering && (
+          <IconButton
+            label={here ? 'The lettering sits here' : `Seat the lettering on ${path.name}`}
+            pressed={here}
+            onClick={() => applyEdit({ op: 'sit', item: lettering.id, on: path.id })}
+          >
+            <Type className="size-3.5" />
+          </IconButton>
+        )}
+        <IconButton
+          label={path.hidden ? `Show ${path.name}` : `Hide ${path.name}`}
+          onClick={() => flag({ hidden: !path.hidden })}
+        >
+          {path.hidden ? <EyeOff className="size-3.5" /> : <Eye className="size-3.5" />}
+        </IconButton>
+        {active && (
+          <>
+            <IconButton
+              label={path.locked ? `Unlock ${path.name}` : `Lock ${path.name}`}
+              onClick={() => flag({ locked: !path.locked })}
+            >
+              {path.locked ? <Lock className="size-3.5" /> : <LockOpen className="size-3.5" />}
+            </IconButton>
+            <IconButton
+              label={`Duplicate ${path.name}`}
+              onClick={() => addPath('duplicatePath', { of: path.id, seat: '' })}
+            >
+              <Copy className="size-3.5" />
+            </IconButton>
+            <IconButton label={`Delete ${path.name}`} onClick={onRemove}>
+              <Trash2 className="size-3.5" />
+            </IconButton>
+          </>
+        )}
+      </div>
+    </li>
+  );
+}
+
+/** Asked before a path goes that letterings sit on. */
+function Leaving({ path, onClose }: { path: GuidePath; onClose: () => void }) {
+  const others = useEditor((s) => s.doc?.paths ?? []).filter((p) => p.id !== path.id);
+  const count = sitters(path.id).length;
+  const leave = (to?: string) => {
+    applyEdit({ op: 'deletePath', of: path.id, ...(to ? { to } : {}) });
+    onClose();
+  };
+  return (
+    <Modal title={`Delete “${path.name}”?`} open onClose={onClose}>
+      <p className="mb-3">
+        {count === 1 ? 'A lettering sits' : `${count} letterings sit`} on it. Where to?
+      </p>
+      <div className="flex flex-col gap-1.5">
+        {others.map((p) => (
+          <button
+            key={p.id}
+            type="button"
+            className="btn justify-start"
+            onClick={() => leave(p.id)}
+          >
+            To {p.name}
+          </button>
+        ))}
+        <button type="button" className="btn justify-start" onClick={() => leave()}>
+          {count === 1 ? 'It keeps a copy of the path' : 'Each keeps a copy of the path'}
+        </button>
+        <button type="button" className="btn mt-1.5" onClick={onClose}>
+          Do not delete it
+        </button>
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,192 @@
+import { memo, useMemo, useState } from 'react';
+import type { DrawnPath, Knot, KnotKind, SmoothPath } from '../core/document';
+import { useEditor } from '../state/editor';
+import { editPath, pointsOf } from '../state/paths';
+import { drag } from './drag';
+import { Handle } from './Handle';
+import { BoxHandles, PathGrip } from './ShapeHandles';
+import { endSnap, snapped } from './snap';
+import type { ToScene } from './coordinates';
+
+interface Props {
+  path: DrawnPath | SmoothPath;
+  line: string;
+  unit: number;
+  toScene: ToScene;
+}
+
+const setPoints = (points: number[]) => useEditor.setState({ points });
+
+/** The points of a path; chosen ones show their handles. A box drawn on the stage chooses some. */
+export function PointHandles({ path, line, unit, toScene }: Props) {
+  const chosen = useEditor((s) => s.points);
+  const time = useEditor((s) => s.time);
+  const opened = useEditor((s) => s.opened);
+  const points = useMemo(() => (opened > 0 ? pointsOf(path, time) : []), [path, time, opened]);
+  const insert = (e: React.MouseEvent) => {
+    const [x, y] = toScene(e);
+    editPath('insert', { x, y });
+  };
+
+  /** One listener for all points: hundreds of them are no burden. */
+  const press = (e: React.PointerEvent) => {
+    const index = Number((e.target as Element).closest('[data-point]')?.getAttribute('data-point'));
+    const k = points[index];
+    if (!k) return;
+    const now = pick(index, chosen, e.shiftKey);
+    setPoints(now);
+    const [px, py] = toScene(e);
+    let [lastX, lastY] = [k.x, k.y];
+    const [ox, oy] = [k.x - px, k.y - py];
+    drag(
+      e,
+      toScene,
+      (x, y, event) => {
+        const doc = useEditor.getState().doc;
+        const [nx, ny] =
+          event.ctrlKey || !doc ? [x + ox, y + oy] : snapped(doc, path.id, x + ox, y + oy, unit);
+        if (now.length === 1) editPath('movePoint', { index, x: nx, y: ny }, 'move-point');
+        else editPath('movePoints', { indexes: now, x: nx - lastX, y: ny - lastY }, 'move-point');
+        [lastX, lastY] = [nx, ny];
+      },
+      endSnap,
+    );
+  };
+
+  return (
+    <g>
+      <PathGrip path={path} unit={unit} toScene={toScene} line={line} onDouble={insert} />
+      {chosen.length === 0 && <BoxHandles path={path} unit={unit} toScene={toScene} />}
+      {path.kind === 'drawn' &&
+        chosen
+          .slice(0, 40)
+          .map(
+            (i) =>
+              points[i] && (
+                <Bends key={i} index={i} knot={points[i]} unit={unit} toScene={toScene} />
+              ),
+          )}
+      <g onPointerDown={press}>
+        {points.map((k, i) => (
+          <PointMark
+            key={i}
+            index={i}
+            x={k.x}
+            y={k.y}
+            kind={k.kind}
+            unit={unit}
+            chosen={chosen.includes(i)}
+          />
+        ))}
+      </g>
+    </g>
+  );
+}
+
+function pick(index: number, chosen: number[], more: boolean): number[] {
+  if (more) {
+    const without = chosen.filter((i) => i !== index);
+    return without.length < chosen.length ? without : [...chosen, index];
+  }
+  return chosen.includes(index) ? chosen : [index];
+}
+
+interface MarkProps {
+  index: number;
+  x: number;
+  y: number;
+  kind: KnotKind;
+  unit: number;
+  chosen: boolean;
+}
+
+const PointMark = memo(function PointMark({ index, x, y, kind, unit, chosen }: MarkProps) {
+  return (
+    <g data-point={index}>
+      <Handle
+        x={x}
+        y={y}
+        unit={unit}
+        square={kind === 'corner'}
+        chosen={chosen}
+        title={`Point ${index + 1}: drag to move, Delete removes the chosen ones`}
+        testId={`point-${index}`}
+      />
+    </g>
+  );
+});
+
+interface BendProps {
+  index: number;
+  knot: Knot;
+  unit: number;
+  toScene: ToScene;
+}
+
+/** The two handles of a point; Alt breaks them apart. */
+function Bends({ index, knot, unit, toScene }: BendProps) {
+  const pull = (op: string) => (e: React.PointerEvent) =>
+    drag(e, toScene, (x, y, event) =>
+      editPath(op, { index, x, y, ...(event.altKey ? { broken: true } : {}) }, op),
+    );
+  return (
+    <g>
+      {(['in', 'out'] as const).map((side) => {
+        const [dx, dy] = knot[side];
+        if (dx === 0 && dy === 0) return null;
+        return (
+          <g key={side}>
+            <path
+              d={`M${knot.x} ${knot.y}l${dx} ${dy}`}
+              className="stroke-vermilion"
+              strokeWidth={unit}
+            />
+            <Handle
+              x={knot.x + dx}
+              y={knot.y + dy}
+              unit={unit}
+              small
+              title="Handle: drag to bend; Alt moves it alone"
+              onDown={pull(side === 'in' ? 'moveIn' : 'moveOut')}
+              testId={`handle-${side}`}
+            />
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** Draws a box from where it is pressed and chooses the points in it; a mere click is left alone. */
+export function useMarquee(path: DrawnPath | SmoothPath | undefined, toScene: ToScene) {
+  const [box, setBox] = useState<[number, number, number, number] | null>(null);
+  const begin = (e: React.PointerEvent, onClick: () => void) => {
+    const [x0, y0] = toScene(e);
+    const before = e.shiftKey ? useEditor.getState().points : [];
+    let moved = false;
+    drag(
+      e,
+      toScene,
+      (x, y) => {
+        moved ||= Math.hypot(x - x0, y - y0) > 3;
+        if (!moved || !path) return;
+        const b: [number, number, number, number] = [
+          Math.min(x, x0),
+          Math.min(y, y0),
+          Math.max(x, x0),
+          Math.max(y, y0),
+        ];
+        setBox(b);
+        const inside = pointsOf(path, useEditor.getState().time).flatMap((k, i) =>
+          k.x >= b[0] && k.x <= b[2] && k.y >= b[1] && k.y <= b[3] ? [i] : [],
+        );
+        setPoints([...new Set([...before, ...inside])]);
+      },
+      () => {
+        setBox(null);
+        if (!moved) onClick();
+      },
+    );
+  };
+  return { box, begin };
+}

@@ -1,0 +1,102 @@
+import { useMemo } from 'react';
+import * as core from '../core/core';
+import { changeLettering, letteringOf, setValue, useEditor } from '../state/editor';
+import type { ToScene } from './coordinates';
+import { drag } from './drag';
+
+interface SeatProps {
+  id: string;
+  stops: boolean;
+  unit: number;
+  toScene: ToScene;
+}
+
+/** The puck and the two margin stops. */
+export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
+  const time = useEditor((s) => s.time);
+  const opened = useEditor((s) => s.opened);
+  const spots = useMemo(() => (opened > 0 ? core.handles(id, time) : []), [id, time, opened]);
+  if (spots.length < 9) return null;
+
+  const puck = (e: React.PointerEvent) => {
+    const [startX, startY] = toScene(e);
+    const { time: t } = useEditor.getState();
+    // The press is rarely on the very middle of the puck.
+    const [dx, dy] = [spots[0]! - startX, spots[1]! - startY];
+    let across = false;
+    drag(e, toScene, (x, y, event) => {
+      const v = core.dragPuck(id, t, x + dx, y + dy, true);
+      const now = core.value(id, 'baselineShift', t);
+      across ||=
+        event.ctrlKey || Math.abs(v.baselineShift - now) > 28 * unit || v.side !== sideOf(id);
+      if (!across) {
+        const along = core.dragPuck(id, t, x + dx, y + dy, false);
+        setValue(id, 'pathOffset', along.pathOffset, event.altKey, 'puck');
+        return;
+      }
+      if (v.side !== sideOf(id)) {
+        const seat = letteringOf(useEditor.getState().doc, id)?.seat;
+        if (seat) changeLettering(id, { seat: { ...seat, side: v.side } }, 'puck');
+      }
+      setValue(id, 'pathOffset', v.pathOffset, event.altKey, 'puck');
+      setValue(id, 'baselineShift', v.baselineShift, event.altKey, 'puck');
+    });
+  };
+
+  const stop = (start: boolean) => (e: React.PointerEvent) =>
+    drag(e, toScene, (x, y, event) => {
+      const channel = start ? 'startMargin' : 'endMargin';
+      setValue(
+        id,
+        channel,
+        core.dragStop(id, start, useEditor.getState().time, x, y),
+        event.altKey,
+        channel,
+      );
+    });
+
+  return (
+    <g>
+      {stops &&
+        [true, false].map((start) => {
+          const i = start ? 3 : 6;
+          return (
+            <g
+              key={String(start)}
+              transform={`translate(${spots[i]} ${spots[i + 1]}) rotate(${spots[i + 2]}) scale(${unit})`}
+              className="cursor-ew-resize"
+              onPointerDown={stop(start)}
+              data-testid={start ? 'start-stop' : 'end-stop'}
+            >
+              <title>
+                {start ? 'Start margin: drag along the path' : 'End margin: drag along the path'}
+              </title>
+              <rect x="-9" y="-15" width="18" height="30" fill="transparent" />
+              <path
+                d={start ? 'M0-12V12M0-12H5M0 12H5' : 'M0-12V12M0-12H-5M0 12H-5'}
+                className="stroke-vermilion"
+                fill="none"
+                strokeWidth="2.5"
+              />
+            </g>
+          );
+        })}
+      <g
+        transform={`translate(${spots[0]} ${spots[1]}) scale(${unit})`}
+        className="cursor-grab"
+        onPointerDown={puck}
+        data-testid="puck"
+      >
+        <title>
+          Puck: drag along the path for the path offset, across it for the baseline shift
+        </title>
+        <circle r="13" fill="transparent" />
+        <circle r="6.5" className="fill-sheet stroke-teal" strokeWidth="3" />
+      </g>
+    </g>
+  );
+}
+
+function sideOf(id: string) {
+  return letteringOf(useEditor.getState().doc, id)?.seat.side;
+}

@@ -1,0 +1,70 @@
+import { create } from 'zustand';
+import type { SceneDoc } from '../core/document';
+
+/** A level or upright line that something being dragged has caught on. */
+interface Caught {
+  at: number;
+  word: string;
+}
+
+interface Snap {
+  x: Caught | null;
+  y: Caught | null;
+}
+
+export const useSnap = create<Snap>(() => ({ x: null, y: null }));
+
+const REACH = 6;
+
+/**
+ * Brings a place onto the frame's edges, thirds and middle, and in line with points of other paths,
+ * when it is within a few screen pixels of them. What it caught on is shown until {@link endSnap}.
+ */
+export function snapped(
+  doc: SceneDoc,
+  except: string,
+  x: number,
+  y: number,
+  unit: number,
+): [number, number] {
+  const points = doc.paths.flatMap((p) => {
+    if (p.id === except || p.hidden) return [];
+    if (p.kind === 'drawn') return p.points.map((k) => [k.x, k.y]);
+    return p.kind === 'smooth' ? p.points : [];
+  });
+  const across = catchOn(x, REACH * unit, [
+    ...frame(doc.width),
+    ...points.map(([px = 0, py = 0]) => ({ at: px, word: far(px - x, py - y) })),
+  ]);
+  const down = catchOn(y, REACH * unit, [
+    ...frame(doc.height),
+    ...points.map(([px = 0, py = 0]) => ({ at: py, word: far(px - x, py - y) })),
+  ]);
+  useSnap.setState({ x: across, y: down });
+  return [across?.at ?? x, down?.at ?? y];
+}
+
+export function endSnap(): void {
+  useSnap.setState({ x: null, y: null });
+}
+
+const far = (dx: number, dy: number) => `a point ${Math.round(Math.hypot(dx, dy))} px away`;
+
+function frame(length: number): Caught[] {
+  return [
+    { at: length / 2, word: 'the middle of the frame' },
+    { at: length / 3, word: 'a third of the frame' },
+    { at: (2 * length) / 3, word: 'a third of the frame' },
+    { at: 0, word: 'the edge of the frame' },
+    { at: length, word: 'the edge of the frame' },
+  ];
+}
+
+function catchOn(value: number, reach: number, lines: Caught[]): Caught | null {
+  let best: Caught | null = null;
+  for (const line of lines) {
+    const d = Math.abs(line.at - value);
+    if (d <= reach && (!best || d < Math.abs(best.at - value))) best = line;
+  }
+  return best;
+}

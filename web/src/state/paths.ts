@@ -1,0 +1,162 @@
+import { api } from '../api/client';
+import * as core from '../core/core';
+import type { FoundPath } from '../core/core';
+import { isShape, type GuidePath, type Knot, type Pair, type Template } from '../core/document';
+import { applyEdit, change, letteringOf, pathOf, useEditor, type Drawing } from './editor';
+import { newId } from './making';
+import { notify } from './notices';
+
+const get = useEditor.getState;
+
+/** The chosen path's edit at the playhead. */
+export function editPath(op: string, more: Record<string, unknown> = {}, merge = '') {
+  const path = pathOf(get());
+  if (!path) return [];
+  return applyEdit({ op, path: path.id, time: get().time, ...more }, merge);
+}
+
+/** Adds a path by an edit of the core, seats the chosen lettering on it and chooses it. */
+export function addPath(op: string, more: Record<string, unknown>): void {
+  const id = newId();
+  const { selected } = get();
+  if (applyEdit({ op, id, seat: selected ?? '', time: get().time, ...more }).length === 0) {
+    choosePath(id);
+  }
+}
+
+export function choosePath(id: string): void {
+  useEditor.setState({ pathId: id, points: [], pickStart: false });
+}
+
+export function startDrawing(mode: Drawing['mode']): void {
+  useEditor.setState({
+    tab: 'path',
+    drawing: { mode, knots: [], auto: false },
+    points: [],
+    playing: false,
+  });
+}
+
+const pair = (k: Knot): Pair => [k.x, k.y];
+
+/** What has been drawn so far, as a path; null while it is too little for one. */
+export function drawnSoFar(drawing: Drawing, closed: boolean): GuidePath | null {
+  const { knots, mode, auto } = drawing;
+  if (knots.length < 2) return null;
+  const label = { id: 'new', name: 'Curve' };
+  if (mode === 'freehand') {
+    const samples = knots.map(pair);
+    return { ...label, kind: 'freehand', closed, samples, steadiness: 30, simplicity: 30 };
+  }
+  if (mode === 'smooth' || auto) {
+    return { ...label, kind: 'smooth', rule: 'through', closed, points: knots.map(pair) };
+  }
+  return { ...label, kind: 'drawn', closed, points: knots };
+}
+
+/** Makes what was drawn a path; fewer than two points are dropped. */
+export function finishDrawing(closed: boolean): void {
+  const { doc, drawing } = get();
+  useEditor.setState({ drawing: null });
+  if (!doc || !drawing) return;
+  const path = drawnSoFar(drawing, closed);
+  if (!path) {
+    if (drawing.knots.length === 1) notify('A path needs at least two points; nothing was added.');
+    return;
+  }
+  const word = drawing.mode === 'freehand' ? 'Stroke' : 'Curve';
+  const name = `${word} ${doc.paths.length + 1}`;
+  if (drawing.auto && drawing.mode === 'curve') {
+    // The same line, with the handles that the smooth curve would have.
+    addPath('newPath', { path: { ...path, name } });
+    editPath('toPoints');
+    return;
+  }
+  addPath('newPath', { path: { ...path, name } });
+}
+
+/** Deletes the chosen points of the chosen path. */
+export function deletePoints(): void {
+  const { points } = get();
+  if (points.length > 0 && editPath('delete', { indexes: points }).length === 0) {
+    useEditor.setState({ points: [] });
+  }
+}
+
+/** The points of a path that has some, at the playhead. */
+export function pointsOf(path: GuidePath, time: number): Knot[] {
+  if (path.kind === 'drawn') return path.shapes ? core.knots(path.id, time) : path.points;
+  if (path.kind !== 'smooth') return [];
+  return path.points.map(([x, y]) => ({ x, y, in: [0, 0], out: [0, 0], kind: 'smooth' }));
+}
+
+/** Which letterings sit on a path. */
+export function sitters(path: string): string[] {
+  return (get().doc?.letterings ?? []).filter((l) => l.path === path).map((l) => l.id);
+}
+
+export function importPaths(paths: FoundPath[], fit: boolean): void {
+  const named = paths.map((p, i) => ({ id: newId(), name: p.name ?? `Path ${i + 1}`, d: p.d }));
+  const { selected } = get();
+  const seat = letteringOf(get().doc, selected) ? selected : '';
+  if (applyEdit({ op: 'importPaths', paths: named, fit, seat }).length === 0 && named[0]) {
+    choosePath(named[0].id);
+  }
+}
+
+/** Puts a picture under the lines, as large as the frame lets it be. */
+export async function addTemplate(file: File): Promise<void> {
+  if (file.size > 12_000_000) {
+    notify('The picture has more than 12 MB; make it smaller.', 'error');
+    return;
+  }
+  try {
+    const image = await api.keepImage(file);
+    change((d) => {
+      const k = Math.min(d.width / image.width, d.height / image.height);
+      const [width, height] = [image.width * k, image.height * k];
+      const template: Template = {
+        id: newId(),
+        name: file.name.slice(0, 200),
+        image: image.id,
+        x: (d.width - width) / 2,
+        y: (d.height - height) / 2,
+        width,
+        height,
+        opacity: 40,
+      };
+      return { ...d, templates: [...(d.templates ?? []), template] };
+    });
+  } catch (e) {
+    notify(e instanceof Error ? e.message : 'The picture could not be kept', 'error');
+  }
+}
+
+export function changeTemplate(id: string, parts: Partial<Template>, merge = '') {
+  return change(
+    (d) => ({ ...d, templates: d.templates.map((t) => (t.id === id ? { ...t, ...parts } : t)) }),
+    merge,
+  );
+}
+
+export function removeTemplate(id: string): void {
+  change((d) => ({ ...d, templates: d.templates.filter((t) => t.id !== id) }));
+}
+
+/** The kind of a path in a word or two. */
+export function kindWord(path: GuidePath): string {
+  if (isShape(path)) return core.SHAPE_KINDS.find((k) => k.kind === path.kind)?.word ?? path.kind;
+  if (path.kind === 'smooth') return 'Smooth curve';
+  if (path.kind === 'freehand') return 'Freehand stroke';
+  return `${path.points.length} points`;
+}
+
+/** Lets the browser save a text as a file. */
+export function saveText(name: string, type: string, text: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const a = document.createElement('a');
+  a.href = url;
+  a.download = name;
+  a.click();
+  URL.revokeObjectURL(url);
+}

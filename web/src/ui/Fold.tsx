@@ -1,0 +1,31 @@
+import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
+import { ChevronRight } from 'lucide-react';
+import type { ReactNode } from 'react';
+
+interface Props {
+  title: string;
+  /** Told beside the title, such as a state. */
+  aside?: ReactNode;
+  open?: boolean;
+  children: ReactNode;
+}
+
+/** A section of a sheet that folds away. */
+export function Fold({ title, aside, open = false, children }: Props) {
+  return (
+    <Disclosure as="section" className="section" defaultOpen={open}>
+      {({ open: shown }) => (
+        <>
+          <DisclosureButton className="flex w-full items-center gap-1 text-left font-semibold">
+            <ChevronRight
+              className={`-ml-1 size-3.5 shrink-0 text-soft ${shown ? 'rotate-90' : ''}`}
+            />
+            {title}
+            <span className="ml-auto text-[12px] font-normal text-soft">{aside}</span>
+          </DisclosureButton>
+          <DisclosurePanel className="pt-2">{children}</DisclosurePanel>
+        </>
+      )}
+    </Disclosure>
+  );
+}

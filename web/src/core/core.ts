@@ -99,6 +99,11 @@ export function open(document: SceneDoc, asFarAsPossible = false): Opened {
   return { kind: 'open', summary: answer };
 }
 
+/** The document with all that it leaves to defaults; earlier ones in the words of today. */
+export function complete(document: SceneDoc): SceneDoc {
+  return JSON.parse(bridge.complete(JSON.stringify(document))) as SceneDoc;
+}
+
 /** The edited document, or what is wrong with the edit. */
 export function edit(document: SceneDoc, change: Edit): SceneDoc | { error: string } {
   const text = bridge.edit(JSON.stringify(document), JSON.stringify(change));

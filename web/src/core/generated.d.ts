@@ -1,6 +1,7 @@
 /** The functions of the compiled core; the Java class CoreBridge says what each does. */
 declare module '*/generated/core.js' {
   export function open(document: string, asFarAsPossible: boolean): string;
+  export function complete(document: string): string;
   export function putRun(key: string, run: string): void;
   export function frame(time: number): Float64Array;
   export function outlineCount(): number;

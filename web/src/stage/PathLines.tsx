@@ -102,7 +102,7 @@ function Along({ path, unit }: { path: GuidePath; unit: number }) {
   );
   const comb = useMemo(() => {
     if (!overlays.comb || !opened) return '';
-    const n = core.comb(path.id, 160, 60 * unit, time);
+    const n = core.comb(path.id, 160, 34 * unit, time);
     let teeth = '';
     let edge = '';
     for (let i = 0; i + 3 < n.length; i += 4) {

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { api, ServerError } from '../api/client';
+import { complete } from '../core/core';
 import type { SceneDoc } from '../core/document';
 import { replaceDoc, showScene, useEditor } from './editor';
 import { notify } from './notices';
@@ -28,14 +29,15 @@ let busy = false;
 export async function openScene(id: string): Promise<void> {
   await flush();
   const kept = await api.scene(id);
+  const document = complete(kept.document);
   revision = kept.revision;
-  confirmed = kept.document;
+  confirmed = document;
   useKeeper.setState({ state: 'kept', theirs: null });
   const pending = await takePending(id);
-  showScene(id, kept.projectId, kept.document);
+  showScene(id, kept.projectId, document);
   if (pending) {
     revision = pending.revision;
-    replaceDoc(pending.document);
+    replaceDoc(complete(pending.document));
     notify('Changes that had not reached the server were found in this browser.');
   }
 }
@@ -100,7 +102,8 @@ async function failed(e: unknown, sceneId: string): Promise<void> {
   if (status === 412) {
     try {
       const theirs = await api.scene(sceneId);
-      useKeeper.setState({ state: 'conflict', theirs });
+      const document = complete(theirs.document);
+      useKeeper.setState({ state: 'conflict', theirs: { ...theirs, document } });
       return;
     } catch {
       // Away again: the next try will meet the same answer.

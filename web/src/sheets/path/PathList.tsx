@@ -10,24 +10,46 @@ import { Thumb } from './PathGallery';
 
 /** The paths of the scene; a click chooses one, the T seats the lettering on it. */
 export function PathList(props: { lettering: Lettering | undefined; chosen: string | undefined }) {
-  const paths = useEditor((s) => s.doc?.paths ?? []);
-  const [leaving, setLeaving] = useState<GuidePath | null>(null);
-  if (paths.length === 0) {
+  const paths = useEditor((s) => s.doc?.paths);
+  if (!paths?.length) {
     return <p className="text-soft">No path yet. Draw one, or begin with a shape.</p>;
   }
-  const remove = (p: GuidePath) => {
-    if (sitters(p.id).length > 0) setLeaving(p);
-    else applyEdit({ op: 'deletePath', of: p.id });
+  return (
+    <ul aria-label="Paths" className="-mx-2 space-y-0.5">
+      {paths.map((p) => (
+        <Row key={p.id} path={p} {...props} />
+      ))}
+    </ul>
+  );
+}
+
+/** Lock, copy and delete, for the path that is chosen. */
+export function PathButtons({ path }: { path: GuidePath }) {
+  const [leaving, setLeaving] = useState(false);
+  const remove = () => {
+    if (sitters(path.id).length > 0) setLeaving(true);
+    else applyEdit({ op: 'deletePath', of: path.id });
   };
   return (
-    <>
-      <ul aria-label="Paths" className="-mx-2 space-y-0.5">
-        {paths.map((p) => (
-          <Row key={p.id} path={p} {...props} onRemove={() => remove(p)} />
-        ))}
-      </ul>
-      {leaving && <Leaving path={leaving} onClose={() => setLeaving(null)} />}
-    </>
+    <span className="flex">
+      <IconButton
+        label={path.locked ? `Unlock ${path.name}` : `Lock ${path.name}`}
+        pressed={path.locked ?? false}
+        onClick={() => editPath('label', { locked: !path.locked })}
+      >
+        {path.locked ? <Lock className="size-3.5" /> : <LockOpen className="size-3.5" />}
+      </IconButton>
+      <IconButton
+        label={`Duplicate ${path.name}`}
+        onClick={() => addPath('duplicatePath', { of: path.id, seat: '' })}
+      >
+        <Copy className="size-3.5" />
+      </IconButton>
+      <IconButton label={`Delete ${path.name}`} onClick={remove}>
+        <Trash2 className="size-3.5" />
+      </IconButton>
+      {leaving && <Leaving path={path} onClose={() => setLeaving(false)} />}
+    </span>
   );
 }
 
@@ -35,14 +57,12 @@ interface RowProps {
   path: GuidePath;
   lettering: Lettering | undefined;
   chosen: string | undefined;
-  onRemove: () => void;
 }
 
-function Row({ path, lettering, chosen, onRemove }: RowProps) {
+function Row({ path, lettering, chosen }: RowProps) {
   const picture = useEditor((s) => (s.opened > 0 ? core.pathPicture(path) : ''));
   const here = lettering?.path === path.id;
   const active = path.id === chosen;
-  const flag = (parts: object) => editPath('label', { path: path.id, ...parts });
   return (
     <li
       className={`group rounded-md ${active ? 'bg-wash' : 'hover:bg-paper'}`}
@@ -71,29 +91,10 @@ function Row({ path, lettering, chosen, onRemove }: RowProps) {
         )}
         <IconButton
           label={path.hidden ? `Show ${path.name}` : `Hide ${path.name}`}
-          onClick={() => flag({ hidden: !path.hidden })}
+          onClick={() => editPath('label', { path: path.id, hidden: !path.hidden })}
         >
           {path.hidden ? <EyeOff className="size-3.5" /> : <Eye className="size-3.5" />}
         </IconButton>
-        {active && (
-          <>
-            <IconButton
-              label={path.locked ? `Unlock ${path.name}` : `Lock ${path.name}`}
-              onClick={() => flag({ locked: !path.locked })}
-            >
-              {path.locked ? <Lock className="size-3.5" /> : <LockOpen className="size-3.5" />}
-            </IconButton>
-            <IconButton
-              label={`Duplicate ${path.name}`}
-              onClick={() => addPath('duplicatePath', { of: path.id, seat: '' })}
-            >
-              <Copy className="size-3.5" />
-            </IconButton>
-            <IconButton label={`Delete ${path.name}`} onClick={onRemove}>
-              <Trash2 className="size-3.5" />
-            </IconButton>
-          </>
-        )}
       </div>
     </li>
   );
@@ -101,7 +102,8 @@ function Row({ path, lettering, chosen, onRemove }: RowProps) {
 
 /** Asked before a path goes that letterings sit on. */
 function Leaving({ path, onClose }: { path: GuidePath; onClose: () => void }) {
-  const others = useEditor((s) => s.doc?.paths ?? []).filter((p) => p.id !== path.id);
+  const paths = useEditor((s) => s.doc?.paths);
+  const others = paths?.filter((p) => p.id !== path.id) ?? [];
   const count = sitters(path.id).length;
   const leave = (to?: string) => {
     applyEdit({ op: 'deletePath', of: path.id, ...(to ? { to } : {}) });

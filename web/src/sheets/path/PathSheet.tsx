@@ -9,7 +9,7 @@ import { FilesTools } from './FilesTools';
 import { FreehandNumbers } from './FreehandNumbers';
 import { OverTime } from './OverTime';
 import { PathGallery } from './PathGallery';
-import { PathList } from './PathList';
+import { PathButtons, PathList } from './PathList';
 import { PlaceTools } from './PlaceTools';
 import { PointTools } from './PointTools';
 import { ShapeNumbers } from './ShapeNumbers';
@@ -31,16 +31,18 @@ export function PathSheet({ lettering }: { lettering: Lettering | undefined }) {
       {path && (
         <>
           <section className="section" key={path.id}>
-            <h2 className="section-title flex justify-between">
+            <h2 className="section-title flex items-center justify-between">
               {kindWord(path)}
-              <span className="font-normal text-soft">
-                {(info?.length ?? 0).toFixed(1)} px long
-              </span>
+              <PathButtons path={path} />
             </h2>
             {path.locked ? (
               <p className="text-soft">Locked: unlock it in the list to change it.</p>
             ) : (
               <>
+                <p className="mb-1.5 flex text-soft">
+                  <span className="w-25 shrink-0">Length</span>
+                  <span data-testid="path-length">{(info?.length ?? 0).toFixed(1)} px</span>
+                </p>
                 <NameField id={path.id} name={path.name} />
                 {isShape(path) && <ShapeNumbers path={path} />}
                 {path.kind === 'freehand' && <FreehandNumbers path={path} />}

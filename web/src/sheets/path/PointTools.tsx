@@ -213,7 +213,7 @@ function Simplify({ path, count }: { path: DrawnPath; count: number }) {
 }
 
 function Join({ path }: { path: DrawnPath | SmoothPath }) {
-  const paths = useEditor((s) => s.doc?.paths ?? []);
+  const paths = useEditor((s) => s.doc?.paths) ?? [];
   const summary = useEditor((s) => s.summary);
   const open = paths.filter((p) => p.id !== path.id && !summary?.paths[p.id]?.closed);
   if (open.length === 0) return null;

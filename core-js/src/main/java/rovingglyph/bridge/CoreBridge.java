@@ -81,6 +81,19 @@ public final class CoreBridge {
     return Summary.of(prepared).toString();
   }
 
+  /**
+   * A document with everything written out that it leaves to defaults, in the words of this
+   * version; given back as it is if it cannot be used.
+   */
+  @JSExport
+  public static String complete(String document) {
+    try {
+      return SceneCodec.write(SceneCodec.read(document));
+    } catch (DocumentException e) {
+      return document;
+    }
+  }
+
   private static JsonArray missing(Scene scene) {
     JsonArray out = new JsonArray();
     for (Lettering l : scene.letterings()) {
@@ -234,8 +247,7 @@ public final class CoreBridge {
   @JSExport
   public static String knots(String path, double time) {
     DrawnPath d = (DrawnPath) prepared.scene().path(path);
-    DrawnPath now = new DrawnPath(d.label(), ShapeOverTime.at(d, time), d.closed(), List.of());
-    return PathCodec.write(now).asObject().get("points").toString();
+    return PathCodec.knots(ShapeOverTime.at(d, time));
   }
 
   /** How many points a path would have within a tolerance in px. */

@@ -55,17 +55,20 @@ final class Fields {
   }
 
   private double number(JsonValue v, String name, double least, double greatest, double missing) {
-    String range = Decimal.text(least, 3) + " to " + Decimal.text(greatest, 3);
     if (!v.isNumber()) {
-      problem(name, "is not a number", range);
+      problem(name, "is not a number", range(least, greatest));
       return missing;
     }
     double d = v.asDouble();
     if (!(d >= least && d <= greatest)) {
-      problem(name, "is " + shown(v) + ", out of range", range);
+      problem(name, "is " + shown(v) + ", out of range", range(least, greatest));
       return missing;
     }
     return d;
+  }
+
+  private static String range(double least, double greatest) {
+    return Decimal.text(least, 3) + " to " + Decimal.text(greatest, 3);
   }
 
   int integer(String name, int least, int greatest, int missing) {
@@ -178,7 +181,8 @@ final class Fields {
     int before = problems.size();
     for (int i = 0; i < count; i++) {
       JsonValue entry = v.asArray().get(i);
-      out[i] = number(entry, name + "[" + i + "]", least, greatest, 0);
+      boolean good = entry.isNumber() && entry.asDouble() >= least && entry.asDouble() <= greatest;
+      out[i] = good ? entry.asDouble() : number(entry, name + "[" + i + "]", least, greatest, 0);
     }
     return problems.size() == before ? out : null;
   }

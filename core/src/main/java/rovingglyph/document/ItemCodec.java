@@ -1,7 +1,5 @@
 package rovingglyph.document;
 
-import com.eclipsesource.json.JsonObject;
-import com.eclipsesource.json.JsonValue;
 import java.util.Map;
 import java.util.TreeMap;
 import rovingglyph.geometry.SvgPath;
@@ -102,7 +100,7 @@ final class ItemCodec {
         f.rest());
   }
 
-  static JsonValue write(Template t) {
+  static String write(Template t) {
     return Writer.object()
         .add("id", t.id())
         .add("name", t.name())
@@ -114,35 +112,35 @@ final class ItemCodec {
         .add("opacity", t.opacity())
         .flag("hidden", t.hidden())
         .rest(t.extras())
-        .json();
+        .text();
   }
 
   private static Movable movable(Fields f, Channel channel, double missing) {
     return MovableCodec.read(f, channel, missing);
   }
 
-  static JsonValue write(Lettering l) {
-    JsonObject axes = new JsonObject();
-    l.axes().forEach((tag, value) -> axes.add(tag, Writer.number(value)));
+  static String write(Lettering l) {
+    Writer axes = Writer.object();
+    l.axes().forEach(axes::add);
     return Writer.object()
         .add("id", l.id())
         .add("text", l.text())
         .add("face", l.face())
-        .add("axes", axes)
+        .json("axes", axes.text())
         .add("tracking", l.tracking())
         .colour("fill", l.fill())
         .add("path", l.path())
-        .add("seat", write(l.seat()))
-        .add("size", MovableCodec.write(l.size()))
-        .add("opacity", MovableCodec.write(l.opacity()))
-        .add("rotation", MovableCodec.write(l.rotation()))
+        .json("seat", write(l.seat()))
+        .json("size", MovableCodec.write(l.size()))
+        .json("opacity", MovableCodec.write(l.opacity()))
+        .json("rotation", MovableCodec.write(l.rotation()))
         .add("hidden", l.hidden())
         .add("locked", l.locked())
         .rest(l.extras())
-        .json();
+        .text();
   }
 
-  private static JsonValue write(Seat s) {
+  private static String write(Seat s) {
     Writer w =
         Writer.object()
             .add("align", Spelling.of(s.align()))
@@ -157,15 +155,15 @@ final class ItemCodec {
     if (s.pin() != null) {
       w.add("pin", s.pin());
     }
-    return w.add("pathOffset", MovableCodec.write(s.pathOffset()))
-        .add("startMargin", MovableCodec.write(s.startMargin()))
-        .add("endMargin", MovableCodec.write(s.endMargin()))
-        .add("baselineShift", MovableCodec.write(s.baselineShift()))
+    return w.json("pathOffset", MovableCodec.write(s.pathOffset()))
+        .json("startMargin", MovableCodec.write(s.startMargin()))
+        .json("endMargin", MovableCodec.write(s.endMargin()))
+        .json("baselineShift", MovableCodec.write(s.baselineShift()))
         .rest(s.extras())
-        .json();
+        .text();
   }
 
-  static JsonValue write(Picture p) {
+  static String write(Picture p) {
     return Writer.object()
         .add("id", p.id())
         .add("name", p.name())
@@ -173,15 +171,15 @@ final class ItemCodec {
         .add("x", p.x())
         .add("y", p.y())
         .add("scale", p.scale())
-        .add("opacity", MovableCodec.write(p.opacity()))
-        .add("rotation", MovableCodec.write(p.rotation()))
+        .json("opacity", MovableCodec.write(p.opacity()))
+        .json("rotation", MovableCodec.write(p.rotation()))
         .add("hidden", p.hidden())
         .add("locked", p.locked())
         .rest(p.extras())
-        .json();
+        .text();
   }
 
-  private static JsonValue write(Picture.Part p) {
-    return Writer.object().add("d", p.data()).colour("fill", p.fill()).rest(p.extras()).json();
+  private static String write(Picture.Part p) {
+    return Writer.object().add("d", p.data()).colour("fill", p.fill()).rest(p.extras()).text();
   }
 }

@@ -1,7 +1,6 @@
 package rovingglyph.document;
 
 import com.eclipsesource.json.Json;
-import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -62,7 +61,7 @@ final class MovableCodec {
     return Easing.own(c[0], c[1], c[2], c[3]);
   }
 
-  static JsonValue write(Movable m) {
+  static String write(Movable m) {
     if (!m.moves() && m.extras().fields().isEmpty()) {
       return Writer.number(m.still());
     }
@@ -70,10 +69,10 @@ final class MovableCodec {
         .add("still", m.still())
         .list("keyframes", m.keyframes(), MovableCodec::write)
         .rest(m.extras())
-        .json();
+        .text();
   }
 
-  private static JsonValue write(Keyframe k) {
+  private static String write(Keyframe k) {
     Writer w = Writer.object().add("time", k.time()).add("value", k.value());
     if (k.landing() != null) {
       w.add("landing", Spelling.of(k.landing().kind()));
@@ -81,17 +80,12 @@ final class MovableCodec {
         w.add("laps", k.landing().laps());
       }
     }
-    return w.add("easing", write(k.easing())).rest(k.extras()).json();
+    return w.json("easing", write(k.easing())).rest(k.extras()).text();
   }
 
-  static JsonValue write(Easing e) {
-    if (e.kind() != Easing.Kind.OWN) {
-      return Json.value(Spelling.of(e.kind()));
-    }
-    JsonArray curve = new JsonArray();
-    for (double d : new double[] {e.x1(), e.y1(), e.x2(), e.y2()}) {
-      curve.add(Writer.number(d));
-    }
-    return curve;
+  static String write(Easing e) {
+    return e.kind() == Easing.Kind.OWN
+        ? Writer.list(List.of(e.x1(), e.y1(), e.x2(), e.y2()), Writer::number)
+        : Json.value(Spelling.of(e.kind())).toString();
   }
 }

@@ -1,6 +1,5 @@
 package rovingglyph.document;
 
-import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
@@ -176,11 +175,11 @@ public final class PathCodec {
     return Math.abs(d) <= FARTHEST ? d : Double.NaN;
   }
 
-  public static JsonValue write(GuidePath path) {
+  public static String write(GuidePath path) {
     Writer w = Writer.object().add("id", path.id()).add("name", path.name());
     if (path instanceof ShapePath s) {
       w.add("kind", Spelling.of(s.kind()));
-      s.numbers().forEach((c, m) -> w.add(c.field(), MovableCodec.write(m)));
+      s.numbers().forEach((c, m) -> w.json(c.field(), MovableCodec.write(m)));
       w.flag("flipped", s.flipped()).flag("reversed", s.reversed());
     } else if (path instanceof DrawnPath d) {
       w.add("kind", "drawn").add("closed", d.closed()).list("points", d.points(), PathCodec::write);
@@ -191,34 +190,35 @@ public final class PathCodec {
       w.add("kind", "smooth")
           .add("rule", Spelling.of(s.rule()))
           .add("closed", s.closed())
-          .list("points", s.points(), PathCodec::write);
+          .list("points", s.points(), Writer::pair);
     } else if (path instanceof FreehandPath f) {
       w.add("kind", "freehand")
           .add("steadiness", f.steadiness())
           .add("simplicity", f.simplicity())
           .add("closed", f.closed())
-          .list("samples", f.samples(), PathCodec::write);
+          .list("samples", f.samples(), Writer::pair);
     }
     return w.flag("hidden", path.label().hidden())
         .flag("locked", path.label().locked())
         .rest(path.label().extras())
-        .json();
+        .text();
   }
 
-  private static JsonValue write(ShapeKeyframe k) {
+  /** Points of a drawn path as in its document. */
+  public static String knots(List<Knot> knots) {
+    return Writer.list(knots, PathCodec::write);
+  }
+
+  private static String write(ShapeKeyframe k) {
     return Writer.object()
         .add("time", k.time())
         .list("points", k.points(), PathCodec::write)
-        .add("easing", MovableCodec.write(k.easing()))
+        .json("easing", MovableCodec.write(k.easing()))
         .rest(k.extras())
-        .json();
+        .text();
   }
 
-  private static JsonValue write(Point p) {
-    return Json.array().asArray().add(Writer.number(p.x())).add(Writer.number(p.y()));
-  }
-
-  private static JsonValue write(Knot k) {
+  private static String write(Knot k) {
     return Writer.object()
         .add("x", k.at().x())
         .add("y", k.at().y())
@@ -226,6 +226,6 @@ public final class PathCodec {
         .point("out", k.out())
         .add("kind", Spelling.of(k.kind()))
         .rest(k.extras())
-        .json();
+        .text();
   }
 }

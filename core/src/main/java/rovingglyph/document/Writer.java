@@ -1,17 +1,15 @@
 package rovingglyph.document;
 
 import com.eclipsesource.json.Json;
-import com.eclipsesource.json.JsonArray;
-import com.eclipsesource.json.JsonObject;
-import com.eclipsesource.json.JsonValue;
 import java.util.List;
 import java.util.function.Function;
+import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Extras;
 
-/** Builds one JSON object in document order. */
+/** Writes one JSON object as text, in document order. */
 final class Writer {
-  private final JsonObject object = new JsonObject();
+  private final StringBuilder out = new StringBuilder("{");
 
   private Writer() {}
 
@@ -19,18 +17,25 @@ final class Writer {
     return new Writer();
   }
 
+  private StringBuilder name(String name) {
+    if (out.length() > 1) {
+      out.append(',');
+    }
+    return out.append(Json.value(name)).append(':');
+  }
+
   Writer add(String name, String value) {
-    object.add(name, value);
+    name(name).append(Json.value(value));
     return this;
   }
 
   Writer add(String name, double value) {
-    object.add(name, number(value));
+    name(name).append(number(value));
     return this;
   }
 
   Writer add(String name, boolean value) {
-    object.add(name, value);
+    name(name).append(value);
     return this;
   }
 
@@ -39,15 +44,15 @@ final class Writer {
     return value ? add(name, true) : this;
   }
 
-  Writer add(String name, JsonValue value) {
-    object.add(name, value);
+  /** A value that is JSON text already. */
+  Writer json(String name, String text) {
+    name(name).append(text);
     return this;
   }
 
   /** Null is written as null. */
   Writer colour(String name, Integer rgb) {
-    object.add(name, rgb == null ? Json.NULL : Json.value(colour(rgb)));
-    return this;
+    return rgb == null ? json(name, "null") : add(name, colour(rgb));
   }
 
   static String colour(int rgb) {
@@ -56,40 +61,51 @@ final class Writer {
   }
 
   Writer point(String name, Point p) {
-    object.add(name, new JsonArray().add(number(p.x())).add(number(p.y())));
-    return this;
+    return json(name, pair(p));
   }
 
-  <T> Writer list(String name, List<T> values, Function<T, JsonValue> write) {
-    JsonArray array = new JsonArray();
-    values.forEach(v -> array.add(write.apply(v)));
-    object.add(name, array);
-    return this;
+  static String pair(Point p) {
+    return "[" + number(p.x()) + "," + number(p.y()) + "]";
+  }
+
+  <T> Writer list(String name, List<T> values, Function<T, String> write) {
+    return json(name, list(values, write));
+  }
+
+  static <T> String list(List<T> values, Function<T, String> write) {
+    StringBuilder all = new StringBuilder("[");
+    for (T v : values) {
+      all.append(all.length() > 1 ? "," : "").append(write.apply(v));
+    }
+    return all.append(']').toString();
   }
 
   Writer texts(String name, List<String> values) {
-    return list(name, values, Json::value);
+    return list(name, values, v -> Json.value(v).toString());
   }
 
   Writer rest(Extras extras) {
-    extras.fields().forEach(object::add);
+    extras.fields().forEach((name, value) -> json(name, value.toString()));
     return this;
   }
 
   /**
-   * Whole numbers without a fraction, so that a document reads the same wherever it was written.
+   * The shortest text that is read as the same number; whole numbers without a fraction, so that a
+   * document reads the same wherever it was written.
    */
-  static JsonValue number(double value) {
-    return value == Math.rint(value) && Math.abs(value) < 1e15
-        ? Json.value((long) value)
-        : Json.value(value);
-  }
-
-  JsonObject json() {
-    return object;
+  static String number(double value) {
+    boolean moderate = Math.abs(value) < 1e9;
+    if (value == Math.rint(value) && Math.abs(value) < 1e15) {
+      return moderate ? Integer.toString((int) value) : Long.toString((long) value);
+    }
+    // Most numbers have few decimals, and are written much faster so.
+    if (moderate && Math.rint(value * 1e6) / 1e6 == value) {
+      return Decimal.text(value, 6);
+    }
+    return Json.value(value).toString();
   }
 
   String text() {
-    return object.toString();
+    return out.append('}').toString();
   }
 }

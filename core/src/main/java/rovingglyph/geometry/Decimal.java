@@ -17,23 +17,39 @@ public final class Decimal {
       power *= 10;
     }
     double scaled = Math.abs(value) * power;
-    if (scaled > 9e18) {
+    if (scaled > 9e15) {
       return Long.toString(Math.round(value));
     }
-    long digits = Math.round(scaled);
-    if (digits == 0) {
-      return "0";
+    // In two whole numbers: 64-bit integers are slow where this runs in a browser.
+    double digits = Math.floor(scaled + 0.5);
+    double whole = Math.floor(digits / power);
+    double rest = digits - whole * power;
+    if (rest < 0) {
+      whole -= 1;
+      rest += power;
     }
-    String all = Long.toString(digits);
-    while (all.length() <= places) {
-      all = "0" + all;
+    StringBuilder out = new StringBuilder();
+    if (value < 0 && digits > 0) {
+      out.append('-');
     }
-    int point = all.length() - places;
-    int end = all.length();
-    while (end > point && all.charAt(end - 1) == '0') {
+    if (whole < 1e9) {
+      out.append((int) whole);
+    } else {
+      out.append((long) whole);
+    }
+    return rest > 0 ? fraction(out, (int) rest, places) : out.toString();
+  }
+
+  private static String fraction(StringBuilder out, int rest, int places) {
+    out.append('.');
+    String digits = Integer.toString(rest);
+    for (int i = digits.length(); i < places; i++) {
+      out.append('0');
+    }
+    int end = digits.length();
+    while (digits.charAt(end - 1) == '0') {
       end--;
     }
-    String text = all.substring(0, point) + (end > point ? "." + all.substring(point, end) : "");
-    return value < 0 ? "-" + text : text;
+    return out.append(digits, 0, end).toString();
   }
 }

@@ -30,7 +30,7 @@ public enum Channel {
   ROUNDING("rounding", "Rounding", "px", 0, 1e5),
   START("start", "Starts at", "%", -36000, 36000),
   LENGTH("length", "Length", "px", 1, 1e5),
-  AMPLITUDE("amplitude", "Height of waves", "px", -1e4, 1e4),
+  AMPLITUDE("amplitude", "Wave height", "px", -1e4, 1e4),
   CYCLES("cycles", "Waves", "", 0.01, 200),
   PHASE("phase", "Phase", "\u00b0", -1e6, 1e6),
   GRAIN("grain", "Hill length", "px", 4, 1e5),

@@ -82,6 +82,12 @@ final class Workbench {
     field("Text").fill(words);
   }
 
+  /** One of the cards of the New path gallery. */
+  void newPath(String card) {
+    button("New path").click();
+    button(card).click();
+  }
+
   void drag(Locator handle, double dx, double dy) {
     BoundingBox b = handle.boundingBox();
     drag(b.x + b.width / 2, b.y + b.height / 2, dx, dy);
@@ -115,6 +121,11 @@ final class Workbench {
         .asObject()
         .get("document")
         .asObject();
+  }
+
+  /** A path of the kept document. */
+  JsonObject path(int index) {
+    return document().get("paths").asArray().get(index).asObject();
   }
 
   JsonObject lettering() {

@@ -55,7 +55,7 @@ class WorkbenchTest {
 
     // A curve: two clicks, the second pressed and dragged to bend.
     w.tab(2);
-    w.button("Draw a curve").click();
+    w.newPath("Curve");
     BoundingBox stage = page.getByTestId("overlay").boundingBox();
     page.mouse().click(stage.x + 60, stage.y + stage.height * 0.7);
     w.drag(stage.x + stage.width / 2, stage.y + stage.height * 0.3, 90, 0);
@@ -225,7 +225,7 @@ class WorkbenchTest {
     Workbench w = Workbench.ofNewScene(SERVER, page, "Points");
     w.addLettering("points");
     w.tab(2);
-    w.button("Draw a curve").click();
+    w.newPath("Curve");
     BoundingBox s = page.getByTestId("overlay").boundingBox();
     page.mouse().click(s.x + 80, s.y + 200);
     page.mouse().click(s.x + 300, s.y + 200);
@@ -241,7 +241,7 @@ class WorkbenchTest {
     assertThat(points(w).get(1).asObject().get("out").asArray().get(1).asDouble())
         .isGreaterThan(y + 50);
     double firstX = points(w).get(0).asObject().getDouble("x", 0);
-    w.button("Reverse the direction").click();
+    w.button("Reverse").click();
     assertThat(points(w).get(2).asObject().getDouble("x", 0)).isEqualTo(firstX);
     w.page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Closed")).click();
     assertThat(w.document().get("paths").asArray().get(1).asObject().getBoolean("closed", false))

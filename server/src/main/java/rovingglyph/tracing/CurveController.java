@@ -59,7 +59,7 @@ class CurveController {
     if (list(project).size() >= MOST) {
       throw RefusedException.bad("A project keeps at most " + MOST + " curves; delete some first");
     }
-    Curve curve = new Curve(UUID.randomUUID(), path.name(), PathCodec.write(path).toString());
+    Curve curve = new Curve(UUID.randomUUID(), path.name(), PathCodec.write(path));
     jdbc.sql("insert into curve (id, project_id, name, path) values (?, ?, ?, ?::jsonb)")
         .params(curve.id(), project, curve.name(), curve.path())
         .update();

@@ -1,0 +1,206 @@
+package rovingglyph.e2e;
+
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonObject;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import rovingglyph.server.TestServer;
+
+/** What the goals in the browser come to on this machine, in Debian's Chromium without a GPU. */
+public final class BrowserBench {
+  private static final int POINTS = 500;
+  private static final String LETTERS = "the wind over the dune is open and the kites are ready ";
+
+  private BrowserBench() {}
+
+  public static void main(String[] args) {
+    TestServer server = TestServer.shared();
+    Page page = Browser.page();
+    freehand(page, server);
+    Workbench w = Workbench.ofNewScene(server, page, "Bench");
+    w.waitKept();
+    load(server, w);
+    w.reload();
+    page.waitForTimeout(1500);
+    core(page);
+    drag(page, w);
+    System.exit(0);
+  }
+
+  /** A wavy drawn path of 500 points with 200 letters on it. */
+  private static void load(TestServer server, Workbench w) {
+    StringBuilder points = new StringBuilder();
+    for (int i = 0; i < POINTS; i++) {
+      double x = 100 + 1720.0 * i / POINTS;
+      double y = 540 + 220 * Math.sin(i / 40.0);
+      points.append(i == 0 ? "" : ",");
+      points.append(
+          String.format(
+              Locale.ROOT, "{\"x\":%.2f,\"y\":%.2f,\"in\":[-1.1,-0.5],\"out\":[1.1,0.5]}", x, y));
+    }
+    String text = LETTERS.repeat(4).substring(0, 200);
+    String document =
+        """
+        {"format":"roving-glyph-scene","version":1,"name":"Bench","width":1920,"height":1080,
+         "paths":[{"id":"p","kind":"drawn","points":[%s]}],
+         "letterings":[{"id":"l","text":"%s","path":"p","size":24}]}"""
+            .formatted(points, text);
+    JsonObject kept =
+        Json.parse(TestServer.text(server.send("GET", "/api/scenes/" + w.sceneId, null)))
+            .asObject();
+    var answer =
+        server.send(
+            "PUT",
+            "/api/scenes/" + w.sceneId,
+            document,
+            "If-Match",
+            "\"" + kept.getInt("revision", 1) + "\"");
+    if (answer.statusCode() != 200) {
+      throw new IllegalStateException(TestServer.text(answer));
+    }
+  }
+
+  private static void freehand(Page page, TestServer server) {
+    page.navigate(server.address());
+    page.route(
+        "**/bench/core.js",
+        r ->
+            r.fulfill(
+                new com.microsoft.playwright.Route.FulfillOptions()
+                    .setContentType("text/javascript")
+                    .setPath(java.nio.file.Path.of("../core-js/target/js/core.js"))));
+    Random random = new Random(1);
+    StringBuilder samples = new StringBuilder();
+    for (int i = 0; i < 2000; i++) {
+      double t = i / 2000.0 * 12;
+      samples.append(i == 0 ? "" : ",");
+      samples.append(
+          String.format(
+              Locale.ROOT,
+              "[%.2f,%.2f]",
+              100 + 140 * t + random.nextDouble() * 2,
+              500 + 200 * Math.sin(t) + random.nextDouble() * 2));
+    }
+    String stroke =
+        "{\"id\":\"s\",\"kind\":\"freehand\",\"steadiness\":30,\"simplicity\":30,\"samples\":["
+            + samples
+            + "]}";
+    Object ms =
+        page.evaluate(
+            """
+            async (stroke) => {
+              const core = await import('/bench/core.js');
+              const times = [];
+              for (let i = 0; i < 30; i++) {
+                const t = performance.now();
+                core.sketch(stroke);
+                times.push(performance.now() - t);
+              }
+              return [times[0], times.sort((a, b) => a - b)[15]];
+            }""",
+            stroke);
+    @SuppressWarnings("unchecked")
+    List<Number> both = (List<Number>) ms;
+    say(
+        "freehand of 2,000 samples fitted: first %.1f ms, median %.1f ms (goal 50)",
+        both.get(0).doubleValue(), both.get(1).doubleValue());
+  }
+
+  @SuppressWarnings("unchecked")
+  private static void core(Page page) {
+    // 200 glyphs on a path of three points, as in the goals of the core.
+    Object out =
+        page.evaluate(
+            """
+            async (text) => {
+              const core = await import('/bench/core.js');
+              const doc = { format: 'roving-glyph-scene', version: 1, width: 1920, height: 1080,
+                paths: [{ id: 'p', kind: 'drawn', points: [{ x: 0, y: 800, out: [300, -500] },
+                  { x: 960, y: 300, in: [-200, 0], out: [200, 0] }, { x: 1900, y: 800 }] }],
+                letterings: [{ id: 'l', text, path: 'p', size: 14, seat: { pathOffset: { keyframes: [
+                  { time: 0, value: 0, landing: 'out-before' }, { time: 2, value: 0, landing: 'out-after' }] } } }] };
+              const runs = async (d) => {
+                const missing = JSON.parse(core.open(JSON.stringify(d), false)).missing ?? [];
+                if (!missing.length) return;
+                const r = await fetch('/api/shape', { method: 'POST', body: JSON.stringify(missing),
+                  headers: { 'Content-Type': 'application/json' } });
+                const all = await r.json();
+                missing.forEach((m, i) => core.putRun(m.key, JSON.stringify(all[i])));
+              };
+              await runs(doc);
+              const median = (f, n) => {
+                const t = [];
+                for (let i = 0; i < n; i++) {
+                  const s = performance.now();
+                  f(i);
+                  t.push(performance.now() - s);
+                }
+                return t.sort((a, b) => a - b)[n >> 1];
+              };
+              const prepare = median((i) => {
+                doc.paths[0].points[1].y = 300 + i;
+                core.open(JSON.stringify(doc), false);
+              }, 60);
+              const frame200 = median((i) => core.frame(i / 30), 60);
+              doc.letterings[0].text = text.repeat(5);
+              await runs(doc);
+              core.open(JSON.stringify(doc), false);
+              const frame1000 = median((i) => core.frame(i / 30), 60);
+              return [prepare, frame200, frame1000];
+            }""",
+            LETTERS.repeat(4).substring(0, 200));
+    List<Number> n = (List<Number>) out;
+    say(
+        "preparing 200 glyphs with two landings after an edit: %.1f ms (goal 8)",
+        n.get(0).doubleValue());
+    say(
+        "a frame of 200 glyphs %.2f ms, of 1,000 glyphs %.2f ms (goal 4)",
+        n.get(1).doubleValue(), n.get(2).doubleValue());
+  }
+
+  private static void drag(Page page, Workbench w) {
+    w.tab(2);
+    page.waitForTimeout(600);
+    BoundingBox b = w.handle("point-250").boundingBox();
+    page.mouse().move(b.x + b.width / 2, b.y + b.height / 2);
+    page.mouse().down();
+    page.evaluate(
+        """
+        () => {
+          const s = (window.benchFrames = { gaps: [], tasks: [] });
+          let last = performance.now();
+          const tick = () => {
+            const now = performance.now();
+            s.gaps.push(now - last);
+            last = now;
+            s.handle = requestAnimationFrame(tick);
+          };
+          s.handle = requestAnimationFrame(tick);
+        }""");
+    for (int i = 0; i < 240; i++) {
+      page.mouse().move(b.x + 8 + 30 * Math.sin(i / 9.0), b.y + 8 + 40 * Math.cos(i / 7.0));
+    }
+    @SuppressWarnings("unchecked")
+    Map<String, List<Number>> s =
+        (Map<String, List<Number>>)
+            page.evaluate(
+                "() => { cancelAnimationFrame(window.benchFrames.handle); return { gaps: window.benchFrames.gaps }; }");
+    page.mouse().up();
+    List<Double> gaps = s.get("gaps").stream().map(Number::doubleValue).sorted().toList();
+    double total = gaps.stream().mapToDouble(Double::doubleValue).sum();
+    say(
+        "dragging a point of a path of %d with 200 letters: %.1f frames a second; a frame takes %.1f ms in the middle, %.1f ms in the slowest twentieth (goal 60 a second)",
+        POINTS,
+        gaps.size() / total * 1000,
+        gaps.get(gaps.size() / 2),
+        gaps.get(gaps.size() * 19 / 20));
+  }
+
+  private static void say(String text, Object... values) {
+    System.out.println(String.format(Locale.ROOT, text, values));
+  }
+}

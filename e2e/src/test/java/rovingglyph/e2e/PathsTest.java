@@ -228,8 +228,7 @@ class PathsTest {
 
   private void chooseFile(String testId, String name, String type, String content) {
     page.getByTestId(testId)
-        .setInputFiles(
-            new FilePayload(name, type, content.getBytes(StandardCharsets.UTF_8)));
+        .setInputFiles(new FilePayload(name, type, content.getBytes(StandardCharsets.UTF_8)));
   }
 
   @Test

@@ -1,6 +1,4 @@
 import { useEffect, useState } from 'react';
-import { useQuery } from '@tanstack/react-query';
-import { api } from './api/client';
 import { Journey } from './journey/Journey';
 import { Sheet } from './sheets/Sheet';
 import { ConflictDialog } from './shell/ConflictDialog';
@@ -11,6 +9,7 @@ import { useProjects } from './shell/ProjectSwitcher';
 import { TopBar } from './shell/TopBar';
 import { StageColumn } from './stage/Stage';
 import { useEditor } from './state/editor';
+import { useFaces } from './state/faces';
 import { openScene } from './state/keeper';
 import { Notices } from './ui/Notices';
 
@@ -21,7 +20,7 @@ export function App() {
   const name = useEditor((s) => s.doc?.name);
   const [help, setHelp] = useState(false);
   const projects = useProjects();
-  useFaces();
+  useWebFonts();
 
   useEffect(() => {
     const listen = (e: KeyboardEvent) => onKey(e, () => setHelp(true));
@@ -66,12 +65,13 @@ export function App() {
 }
 
 /** The typefaces as web fonts, for the list that shows each in itself. */
-function useFaces(): void {
-  const faces = useQuery({ queryKey: ['faces'], queryFn: api.faces, staleTime: Infinity });
+function useWebFonts(): void {
+  const faces = useFaces();
   useEffect(() => {
-    faces.data?.forEach((f) => {
-      const font = new FontFace(`face ${f.id}`, `url(/api/faces/${f.id}/file)`);
-      document.fonts.add(font);
+    const added = new Set([...document.fonts].map((f) => f.family.replace(/["']/g, '')));
+    faces.forEach((f) => {
+      if (added.has(`face ${f.id}`)) return;
+      document.fonts.add(new FontFace(`face ${f.id}`, `url(/api/faces/${f.id}/file)`));
     });
-  }, [faces.data]);
+  }, [faces]);
 }

@@ -60,4 +60,4 @@ export function scene(parts: Partial<SceneDoc> = {}): SceneDoc {
 }
 
 /** The run of a text without clusters, as the server gives it. */
-export const EMPTY_RUN = { clusters: [], outlines: [], ascent: 0.8, descent: 0.2 };
+export const EMPTY_RUN = { text: '', clusters: [], outlines: [], ascent: 0.8, descent: 0.2 };

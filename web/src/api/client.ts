@@ -37,6 +37,13 @@ export interface Face {
   name: string;
   character: string;
   axes: Axis[];
+  instances: { name: string; axes: Record<string, number> }[];
+  features: { tag: string; name: string }[];
+  copyright: string;
+  licence: string;
+  licenceUrl: string;
+  /** Kept with the project, not shipped. */
+  own: boolean;
 }
 
 export interface ExportStatus {
@@ -134,8 +141,20 @@ export const api = {
     ask<{ revision: number }>('PUT', `/api/scenes/${id}`, json(document), {
       'If-Match': `"${revision}"`,
     }),
-  faces: () => ask<Face[]>('GET', '/api/faces'),
-  shape: (runs: RunRequest[]) => ask<unknown[]>('POST', '/api/shape', json(runs)),
+  faces: (project: string) => ask<Face[]>('GET', `/api/faces?project=${project}`),
+  keepFace: (project: string, file: Blob) =>
+    ask<Face>('POST', `/api/projects/${project}/faces`, file, BYTES),
+  removeFace: (project: string, id: string) =>
+    ask<void>('DELETE', `/api/projects/${project}/faces/${id}`),
+  /** The server shapes a limited number of texts at a time. */
+  shape: async (runs: RunRequest[]) => {
+    const out: unknown[] = [];
+    for (let i = 0; i < runs.length; i += 100) {
+      const some = runs.slice(i, i + 100);
+      out.push(...(await ask<unknown[]>('POST', '/api/shape', json(some))));
+    }
+    return out;
+  },
   exports: (scene: string) => ask<ExportStatus[]>('GET', `/api/scenes/${scene}/exports`),
   createExport: (scene: string, format: string, at: number) =>
     ask<ExportStatus>('POST', `/api/scenes/${scene}/exports`, json({ format, at })),

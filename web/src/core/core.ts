@@ -5,6 +5,7 @@ import type {
   GuidePath,
   Knot,
   LandingName,
+  Pair,
   SceneDoc,
   ShapeName,
 } from './document';
@@ -13,12 +14,22 @@ import type {
 export interface Summary {
   frames: number;
   paths: Record<string, PathSummary>;
-  items: Record<
-    string,
-    { channels: Partial<Record<Channel, KeyframeInfo[]>>; length?: number; comesRound?: boolean }
-  >;
+  items: Record<string, ItemSummary>;
   poses: { time: number; label: string }[];
   findings: Finding[];
+}
+
+export interface ItemSummary {
+  /** The keyframes of the values that have some. */
+  channels: Partial<Record<Channel, KeyframeInfo[]>>;
+  /** All values that move in any way. */
+  moving: Channel[];
+  /** Of a lettering at the start of the scene: its path, its room and its text, px. */
+  length?: number;
+  comesRound?: boolean;
+  room?: number;
+  text?: number;
+  size?: number;
 }
 
 export interface PathSummary {
@@ -79,6 +90,8 @@ export interface RunRequest {
   axes: Record<string, number>;
   text: string;
   ligatures: boolean;
+  casing: string;
+  features: Record<string, number>;
 }
 
 export type Opened =
@@ -152,6 +165,12 @@ export function sketch(path: GuidePath): string {
   return bridge.sketch(JSON.stringify(path));
 }
 
+/** A profile's curve at equal steps, as the core draws it. */
+export function profileLine(points: Pair[], count: number): Pair[] {
+  const flat = bridge.profileLine(Float64Array.from(points.flat()), count);
+  return Array.from({ length: flat.length / 2 }, (_, i) => [flat[2 * i]!, flat[2 * i + 1]!]);
+}
+
 /** The lines that path data draws, up to its first error. */
 export function pathParts(data: string) {
   return JSON.parse(bridge.pathParts(data)) as {
@@ -163,6 +182,7 @@ export function pathParts(data: string) {
 
 export const {
   putRun,
+  forget,
   frame,
   outline,
   outlineCount,
@@ -185,4 +205,6 @@ export const {
   pathsSvg,
   handles,
   dragStop,
+  dragSeam,
+  dragShift,
 } = bridge;

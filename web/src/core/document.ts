@@ -95,18 +95,54 @@ export interface Template {
   hidden?: boolean;
 }
 
-export type EasingName = 'steady' | 'gentle-start' | 'gentle-stop' | 'gentle-both' | 'hold' | 'own';
+export type EasingName =
+  | 'steady'
+  | 'gentle-start'
+  | 'gentle-stop'
+  | 'gentle-both'
+  | 'overshoot'
+  | 'spring'
+  | 'bounce'
+  | 'hold'
+  | 'steps'
+  | 'list'
+  | 'own';
 
-export type LandingName = 'out-before' | 'out-after' | 'at-rest' | 'whole-laps';
+export type LandingName = 'out-before' | 'out-after' | 'at-rest' | 'centred' | 'whole-laps';
 
-/** A number, or keyframes; only the core reads the latter. */
-export type Movable = number | { still: number; keyframes: unknown[] };
+/** What a movable value is beside a plain number; the core reads its keyframes. */
+export interface Motion<T> {
+  still: T;
+  keyframes: unknown[];
+  cruise?: { pace: 'per-second' | 'laps' | 'letters'; amount: number };
+  sway?: {
+    amplitude: number;
+    period: number;
+    phase: number;
+    shape: 'sine' | 'triangle' | 'noise';
+    seed: number;
+  };
+  stagger?: { delay: number; order: 'forward' | 'backward' | 'middle' | 'random'; seed: number };
+  follow?: { lettering: string; factor: number; delay: number; offset: number };
+}
+
+export type Movable = number | Motion<number>;
+
+/** A colour #RRGGBB, or one that moves. */
+export type MovableColour = string | Motion<string>;
 
 export interface Seat {
   align: 'start' | 'middle' | 'end';
   side: 'left' | 'right';
-  orientation: 'turn' | 'upright';
+  orientation: 'turn' | 'upright' | 'fixed';
+  method?: 'rigid' | 'bent';
   ends?: 'continue' | 'cut' | 'wrap';
+  fit?: Fit;
+  spreadBy?: 'letters' | 'words';
+  overlong?: 'on' | 'cut' | 'shrink';
+  seamGap?: number;
+  evenSpacing?: boolean;
+  leastGap?: number;
   reshape?: 'keep-share' | 'keep-distance';
   pin?: number;
   pathOffset: Movable;
@@ -115,15 +151,64 @@ export interface Seat {
   baselineShift: Movable;
 }
 
+export type Fit = 'natural' | 'spread' | 'stretch' | 'scale' | 'repeat';
+
+/** How some letters differ from the rest. */
+export interface LetterRule {
+  by: RuleBy;
+  match?: string;
+  every?: number;
+  from?: number;
+  fill?: string;
+  axes?: Record<string, number>;
+  size?: number;
+}
+
+export type RuleBy =
+  | 'word'
+  | 'words'
+  | 'phrases'
+  | 'letters'
+  | 'initials'
+  | 'capitals'
+  | 'digits'
+  | 'punctuation'
+  | 'separators';
+
+export interface Rows {
+  count: number;
+  kind: 'parallel' | 'moved';
+  step: number;
+  direction: number;
+  phrase: number;
+  phase: number;
+}
+
+/** A small curve along the run or the path. */
+export interface Profile {
+  of: 'size' | 'turn' | 'shift' | 'tracking' | 'axis';
+  axis?: string;
+  along: 'run' | 'path';
+  points: Pair[];
+}
+
 export interface Lettering {
   id: string;
   text: string;
   face: string;
-  axes: Record<string, number>;
-  tracking: number;
-  fill: string;
+  faceName?: string;
+  axes: Record<string, Movable>;
+  casing?: 'as-typed' | 'upper' | 'lower' | 'title';
+  features?: Record<string, number>;
+  phrases?: { separator: string; space: number; times: number };
+  rules?: LetterRule[];
+  rows?: Rows;
+  profiles?: Profile[];
+  mix?: 'oklch' | 'srgb';
+  fill: MovableColour;
   path: string;
   seat: Seat;
+  tracking: Movable;
   size: Movable;
   opacity: Movable;
   rotation: Movable;
@@ -135,20 +220,16 @@ export interface Picture {
   id: string;
   name: string;
   parts: { d: string; fill: string }[];
-  x: number;
-  y: number;
-  scale: number;
+  x: Movable;
+  y: Movable;
+  scale: Movable;
   opacity: Movable;
   rotation: Movable;
   hidden: boolean;
   locked: boolean;
 }
 
-/** What a lettering or picture has; the numbers of shapes are channels, too. */
-export type ItemChannel =
-  'pathOffset' | 'startMargin' | 'endMargin' | 'baselineShift' | 'size' | 'opacity' | 'rotation';
-
-/** The name of a value that can move; {@link ItemChannel} or a number of a shape. */
+/** The name of a value that can move; the core lists them (the Java class Channel). */
 export type Channel = string;
 
 /** Frames per second of a rate such as "25" or "30000/1001". */

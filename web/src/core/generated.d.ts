@@ -3,6 +3,8 @@ declare module '*/generated/core.js' {
   export function open(document: string, asFarAsPossible: boolean): string;
   export function complete(document: string): string;
   export function putRun(key: string, run: string): void;
+  export function forget(face: string): void;
+  export function profileLine(points: Float64Array, count: number): Float64Array;
   export function frame(time: number): Float64Array;
   export function outlineCount(): number;
   export function outline(index: number): string;
@@ -38,6 +40,8 @@ declare module '*/generated/core.js' {
     y: number,
     across: boolean,
   ): string;
+  export function dragSeam(lettering: string, time: number, x: number, y: number): number;
+  export function dragShift(lettering: string, time: number, x: number, y: number): number;
   export function dragStop(
     lettering: string,
     start: boolean,

@@ -10,7 +10,14 @@ export function Unrolled({ id, scale }: { id: string; scale: Scale }) {
   const doc = useEditor((s) => s.doc);
   const length = scale.length ?? 0;
   const band = useMemo(() => (opened > 0 ? core.band(id, time) : []), [id, time, opened]);
-  const text = letteringOf(doc, id)?.text ?? '';
+  const text = letteringOf(doc, id)?.text.replace(/\n/g, ' ') ?? '';
+  const [from, to] = useMemo(
+    () =>
+      opened > 0
+        ? [core.value(id, 'startMargin', time), length - core.value(id, 'endMargin', time)]
+        : [0, length],
+    [id, time, opened, length],
+  );
   const marks: [number, string][] = [
     [0, 'start'],
     [length / 2, '50 %'],
@@ -48,6 +55,16 @@ export function Unrolled({ id, scale }: { id: string; scale: Scale }) {
           height={28}
           className="fill-sheet stroke-rule"
         />
+        <rect
+          x={scale.x(from)}
+          y={39}
+          width={Math.max(0, scale.x(to) - scale.x(from))}
+          height={4}
+          className="fill-teal opacity-40"
+          data-testid="room-laid-straight"
+        >
+          <title>The room between the margins</title>
+        </rect>
         <rect
           x={tail}
           y={22}

@@ -1,8 +1,8 @@
 import type { Picture } from '../core/document';
-import { change, changeLettering, letteringOf, pictureOf, useEditor } from '../state/editor';
+import { change, letteringOf, pictureOf, useEditor } from '../state/editor';
 import { ColourField } from '../ui/ColourField';
+import { MovableColour } from '../ui/MovableColour';
 import { MovableField } from '../ui/MovableField';
-import { NumberField } from '../ui/NumberField';
 
 /** Colours of the chosen item and the backdrop; place and turn of a picture. */
 export function DressSheet() {
@@ -16,11 +16,7 @@ export function DressSheet() {
       {lettering && (
         <section className="section">
           <h2 className="section-title">Lettering</h2>
-          <ColourField
-            label="Fill"
-            value={lettering.fill}
-            onChange={(fill) => changeLettering(lettering.id, { fill }, `${lettering.id}.fill`)}
-          />
+          <MovableColour item={lettering.id} label="Fill" />
           <MovableField item={lettering.id} channel="opacity" />
         </section>
       )}
@@ -51,25 +47,12 @@ export function DressSheet() {
 }
 
 function PictureSection({ picture }: { picture: Picture }) {
-  const put = (parts: Partial<Picture>) =>
-    change(
-      (d) => ({
-        ...d,
-        pictures: d.pictures.map((p) => (p.id === picture.id ? { ...p, ...parts } : p)),
-      }),
-      `picture.${picture.id}`,
-    );
   return (
     <section className="section">
       <h2 className="section-title">{picture.name}</h2>
-      <NumberField label="x" unit="px" value={picture.x} onChange={(x) => put({ x })} />
-      <NumberField label="y" unit="px" value={picture.y} onChange={(y) => put({ y })} />
-      <NumberField
-        label="Scale"
-        unit="%"
-        value={picture.scale * 100}
-        onChange={(v) => put({ scale: v / 100 })}
-      />
+      <MovableField item={picture.id} channel="x" />
+      <MovableField item={picture.id} channel="y" />
+      <MovableField item={picture.id} channel="scale" decimals={3} step={0.01} />
       <MovableField item={picture.id} channel="rotation" />
       <MovableField item={picture.id} channel="opacity" />
     </section>

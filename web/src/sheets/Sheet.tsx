@@ -6,8 +6,8 @@ import { DressSheet } from './DressSheet';
 import { ExportSheet } from './ExportSheet';
 import { MoveSheet } from './MoveSheet';
 import { PathSheet } from './path/PathSheet';
-import { SeatSheet } from './SeatSheet';
-import { WordsSheet } from './WordsSheet';
+import { SeatSheet } from './seat/SeatSheet';
+import { WordsSheet } from './words/WordsSheet';
 
 const TITLES: Record<Tab, string> = {
   words: 'Words',

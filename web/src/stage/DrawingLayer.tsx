@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import * as core from '../core/core';
 import type { Knot, Pair } from '../core/document';
 import { useEditor, type Drawing } from '../state/editor';
@@ -94,6 +94,7 @@ export function DrawingLayer({ drawing, unit, toScene }: Props) {
   };
 
   const d = useMemo(() => preview(drawing, pointer), [drawing, pointer]);
+  useEffect(() => endSnap, []);
   const [w, h] = [doc?.width ?? 0, doc?.height ?? 0];
   return (
     <g>

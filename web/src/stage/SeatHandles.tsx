@@ -11,12 +11,13 @@ interface SeatProps {
   toScene: ToScene;
 }
 
-/** The puck and the two margin stops. */
+/** The puck, the handle of the baseline shift, the two margin stops, and the seam's. */
 export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
   const time = useEditor((s) => s.time);
   const opened = useEditor((s) => s.opened);
+  const round = useEditor((s) => s.summary?.items[id]?.comesRound ?? false);
   const spots = useMemo(() => (opened > 0 ? core.handles(id, time) : []), [id, time, opened]);
-  if (spots.length < 9) return null;
+  if (spots.length < 15) return null;
 
   const puck = (e: React.PointerEvent) => {
     const [startX, startY] = toScene(e);
@@ -55,8 +56,53 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
       );
     });
 
+  const seam = (e: React.PointerEvent) =>
+    drag(e, toScene, (x, y) => {
+      const seat = letteringOf(useEditor.getState().doc, id)?.seat;
+      const seamGap = core.dragSeam(id, useEditor.getState().time, x, y);
+      if (seat) changeLettering(id, { seat: { ...seat, seamGap } }, 'seam');
+    });
+
+  const shift = (e: React.PointerEvent) =>
+    drag(e, toScene, (x, y, event) => {
+      const to = core.dragShift(id, useEditor.getState().time, x, y);
+      setValue(id, 'baselineShift', to, event.altKey, 'shift');
+    });
+  const lifted = Math.hypot(spots[9]! - spots[0]!, spots[10]! - spots[1]!) > 14 * unit;
+
   return (
     <g>
+      {stops && round && (
+        <g
+          transform={`translate(${spots[12]} ${spots[13]}) rotate(${spots[14]}) scale(${unit})`}
+          className="cursor-ew-resize"
+          onPointerDown={seam}
+          data-testid="seam"
+        >
+          <title>Seam gap: drag along the path to keep room free at the join</title>
+          <path d="M-8 8H8V26H-8Z" fill="transparent" />
+          <path d="M-5 12H5L0 20Z" className="fill-sheet stroke-teal" strokeWidth="2" />
+        </g>
+      )}
+      {stops && lifted && (
+        <g className="cursor-ns-resize" onPointerDown={shift} data-testid="shift">
+          <title>Baseline shift: drag away from the path or into it</title>
+          <path
+            d={`M${spots[0]} ${spots[1]}L${spots[9]} ${spots[10]}`}
+            className="stroke-teal"
+            strokeWidth={unit}
+          />
+          <circle cx={spots[9]} cy={spots[10]} r={11 * unit} fill="transparent" />
+          <rect
+            x={spots[9]! - 4.5 * unit}
+            y={spots[10]! - 4.5 * unit}
+            width={9 * unit}
+            height={9 * unit}
+            className="fill-sheet stroke-teal"
+            strokeWidth={2 * unit}
+          />
+        </g>
+      )}
       {stops &&
         [true, false].map((start) => {
           const i = start ? 3 : 6;

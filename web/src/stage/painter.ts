@@ -40,12 +40,31 @@ export function paintFrame(
     const [colour, alpha, count] = [n[i]!, n[i + 1]!, n[i + 2]!];
     i += 3;
     const area = new Path2D();
-    for (let k = 0; k < count; k++, i += 7) {
-      const map = new DOMMatrix([n[i + 1]!, n[i + 2]!, n[i + 3]!, n[i + 4]!, n[i + 5]!, n[i + 6]!]);
-      area.addPath(paths[n[i]!]!, map);
+    for (let k = 0; k < count; k++) {
+      if (n[i] === -1) {
+        const end = i + 2 + n[i + 1]!;
+        own(area, n, i + 2, end);
+        i = end;
+      } else {
+        const [a, b, c, d, e, f] = n.subarray(i + 1, i + 7);
+        area.addPath(paths[n[i]!]!, new DOMMatrix([a!, b!, c!, d!, e!, f!]));
+        i += 7;
+      }
     }
     g.globalAlpha = alpha;
     g.fillStyle = `#${colour.toString(16).padStart(6, '0')}`;
     g.fill(area, 'nonzero');
+  }
+}
+
+/** An outline of this frame alone, from its numbers. */
+function own(area: Path2D, n: Float64Array, from: number, to: number): void {
+  for (let i = from; i < to;) {
+    const kind = n[i++];
+    if (kind === 0) area.moveTo(n[i++]!, n[i++]!);
+    else if (kind === 1) area.lineTo(n[i++]!, n[i++]!);
+    else if (kind === 2) area.quadraticCurveTo(n[i++]!, n[i++]!, n[i++]!, n[i++]!);
+    else if (kind === 3) area.bezierCurveTo(n[i++]!, n[i++]!, n[i++]!, n[i++]!, n[i++]!, n[i++]!);
+    else area.closePath();
   }
 }

@@ -116,6 +116,13 @@ async function openInCore(doc: SceneDoc): Promise<void> {
   if (answer.kind === 'open') set({ summary: answer.summary, opened: get().opened + 1 });
 }
 
+/** Asks anew for what is set in a typeface that came or went. */
+export function reopen(face: string): void {
+  const { doc } = get();
+  core.forget(face);
+  if (doc) void openInCore(doc);
+}
+
 /** Shows a scene from its beginning, with an empty history. */
 export function showScene(sceneId: string, projectId: string, doc: SceneDoc): void {
   const last = [...doc.stack].reverse().find((id) => doc.letterings.some((l) => l.id === id));
@@ -260,14 +267,21 @@ export function setTime(time: number): void {
  * Sets a value at the playhead. One that moves gets a keyframe there, and a notice says so; with
  * {@code whole} the whole movement is shifted instead.
  */
-export function setValue(item: string, channel: Channel, value: number, whole = false, merge = '') {
+export function setValue(
+  item: string,
+  channel: Channel,
+  value: number,
+  whole = false,
+  merge = '',
+  missing = 0,
+) {
   const { time, summary } = get();
   const keys = summary?.items[item]?.channels[channel];
   if (whole && keys) {
     const by = value - core.value(item, channel, time);
     return applyEdit({ op: 'shift', item, channel, by }, merge);
   }
-  const problems = applyEdit({ op: 'set', item, channel, time, value }, merge);
+  const problems = applyEdit({ op: 'set', item, channel, time, value, missing }, merge);
   const after = get().summary?.items[item]?.channels[channel];
   if (keys && after && after.length > keys.length) {
     notify(`Keyframe set for ${core.labelOf(channel).toLowerCase()}`, 'info', {

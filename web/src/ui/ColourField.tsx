@@ -1,14 +1,15 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { endGesture } from '../state/editor';
 
 interface Props {
   label: string;
   value: string;
   onChange: (value: string) => void;
+  children?: ReactNode;
 }
 
 /** A colour as a swatch to pick from and as #RRGGBB to type. */
-export function ColourField({ label, value, onChange }: Props) {
+export function ColourField({ label, value, onChange, children }: Props) {
   const [text, setText] = useState<string | null>(null);
   const commit = () => {
     const hex = /^#?([0-9a-f]{6})$/i.exec((text ?? '').trim())?.[1];
@@ -36,6 +37,7 @@ export function ColourField({ label, value, onChange }: Props) {
           onKeyDown={(e) => e.key === 'Enter' && commit()}
         />
       </div>
+      {children}
     </div>
   );
 }

@@ -155,6 +155,7 @@ function Card({ label, onClick, children }: CardProps) {
   return (
     <button
       type="button"
+      aria-label={label}
       className="flex w-full flex-col items-center rounded-lg border border-rule px-1 pt-1.5 pb-1 hover:border-teal hover:bg-wash"
       onClick={onClick}
     >

@@ -43,11 +43,12 @@ public final class TestScenes {
         request.text(),
         text -> {
           List<Cluster> clusters = new ArrayList<>();
-          for (char c : text.toCharArray()) {
+          for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
             List<Cluster.Glyph> glyphs = c == ' ' ? List.of() : List.of(new Cluster.Glyph(0, 0, 0));
-            clusters.add(new Cluster(String.valueOf(c), ADVANCE, glyphs, "", false));
+            clusters.add(new Cluster(String.valueOf(c), i, ADVANCE, glyphs, "", false));
           }
-          return new ShapedRun(clusters, List.of(BOX), 0.8, 0.2);
+          return new ShapedRun(text, clusters, List.of(BOX), 0.8, 0.2, 0.5, false, false);
         });
   }
 

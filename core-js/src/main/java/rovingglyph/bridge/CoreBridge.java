@@ -2,9 +2,12 @@ package rovingglyph.bridge;
 
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.teavm.jso.JSExport;
 import rovingglyph.document.DocumentException;
 import rovingglyph.document.PathCodec;
@@ -28,11 +31,14 @@ import rovingglyph.paths.KnotsOf;
 import rovingglyph.paths.ShapeOverTime;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
+import rovingglyph.scene.Extras;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Mover;
+import rovingglyph.scene.Profile;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.SeatValues;
+import rovingglyph.seat.Seating;
 import rovingglyph.type.RunRequest;
 import rovingglyph.type.ShapedRun;
 import rovingglyph.type.ShapedRunCodec;
@@ -56,6 +62,12 @@ public final class CoreBridge {
   @JSExport
   public static void putRun(String key, String run) {
     RUNS.put(key, ShapedRunCodec.read(run));
+  }
+
+  /** Forgets what was shaped in a face, which came or went. */
+  @JSExport
+  public static void forget(String face) {
+    RUNS.keySet().removeIf(key -> key.startsWith(face + "|"));
   }
 
   /**
@@ -96,15 +108,44 @@ public final class CoreBridge {
 
   private static JsonArray missing(Scene scene) {
     JsonArray out = new JsonArray();
+    Set<String> asked = new HashSet<>();
     for (Lettering l : scene.letterings()) {
-      RunRequest r = Preparation.request(l);
-      if (!RUNS.containsKey(r.key())) {
-        JsonObject axes = new JsonObject();
-        r.axes().forEach(axes::add);
-        JsonObject one = new JsonObject().add("key", r.key()).add("face", r.face());
-        one.add("axes", axes).add("text", r.text()).add("ligatures", r.ligatures());
-        out.add(one);
+      for (RunRequest r : Preparation.requests(l)) {
+        if (!RUNS.containsKey(r.key()) && asked.add(r.key())) {
+          out.add(request(r));
+        }
       }
+    }
+    return out;
+  }
+
+  private static JsonObject request(RunRequest r) {
+    JsonObject axes = new JsonObject();
+    r.axes().forEach(axes::add);
+    JsonObject features = new JsonObject();
+    r.features().forEach(features::add);
+    return new JsonObject()
+        .add("key", r.key())
+        .add("face", r.face())
+        .add("axes", axes)
+        .add("text", r.text())
+        .add("ligatures", r.ligatures())
+        .add("casing", Spelling.of(r.casing()))
+        .add("features", features);
+  }
+
+  /** Pairs x, value of a profile's curve at equal steps of x, from pairs x, value of its points. */
+  @JSExport
+  public static double[] profileLine(double[] points, int count) {
+    List<Point> row = new ArrayList<>();
+    for (int i = 0; i + 1 < points.length; i += 2) {
+      row.add(new Point(points[i], points[i + 1]));
+    }
+    Profile p = new Profile(Profile.Of.SIZE, "", Profile.Along.RUN, row, Extras.NONE);
+    double[] out = new double[2 * (count + 1)];
+    for (int i = 0; i <= count; i++) {
+      out[2 * i] = (double) i / count;
+      out[2 * i + 1] = p.at((double) i / count);
     }
     return out;
   }
@@ -127,11 +168,17 @@ public final class CoreBridge {
     return prepared.outlines().get(index).data();
   }
 
-  /** The value of a channel of an item at a time. */
+  /** The value of a channel of an item at a time; NaN where it has no such value. */
   @JSExport
   public static double value(String item, String channel, double time) {
     Channel c = Channel.of(channel);
-    return c.clamp(Timeline.value(prepared.scene().mover(item).movable(c), time));
+    Mover m = prepared.scene().mover(item);
+    if (m.movable(c) == null) {
+      return Double.NaN;
+    }
+    return m instanceof Lettering l
+        ? SeatValues.value(l, c, time)
+        : c.clamp(Timeline.value(m.movable(c), time));
   }
 
   /** An edited document, or an object with the field "error". */
@@ -141,7 +188,9 @@ public final class CoreBridge {
       // Of the open scene the landings are solved: an edit starts from what is seen, not from the
       // values that stood in the document.
       Scene scene = document.equals(opened) ? prepared.scene() : SceneCodec.read(document);
-      return SceneCodec.write(SceneEdits.apply(scene, edit));
+      Lettering switched = SideEdits.apply(prepared, document.equals(opened), edit);
+      return SceneCodec.write(
+          switched != null ? scene.withItem(switched) : SceneEdits.apply(scene, edit));
     } catch (IllegalArgumentException e) {
       return new JsonObject().add("error", e.getMessage()).toString();
     }
@@ -167,9 +216,8 @@ public final class CoreBridge {
     if (l == null) {
       return new double[0];
     }
-    SeatValues v = l.values(time);
-    double tail = l.seating(v).tail(v);
-    return new double[] {tail, tail + l.seating(v).total() * v.size()};
+    Seating s = l.seating(l.values(time));
+    return new double[] {s.tail(), s.head()};
   }
 
   /** The id of the topmost item that is painted at a point; empty if there is none. */
@@ -262,7 +310,7 @@ public final class CoreBridge {
   @JSExport
   public static String channels() {
     JsonObject out = new JsonObject();
-    for (Channel c : Channel.values()) {
+    for (Channel c : Channel.named()) {
       out.add(c.field(), new JsonObject().add("label", c.label()).add("unit", c.unit()));
     }
     return out.toString();
@@ -304,18 +352,21 @@ public final class CoreBridge {
     return PathsSvg.write(prepared.scene(), time);
   }
 
-  /** x, y, angle of the puck, the start stop and the end stop; empty while not yet shaped. */
+  /**
+   * x, y, angle of the puck, the start stop, the end stop, the shift's handle and the seam's; empty
+   * while not yet shaped.
+   */
   @JSExport
   public static double[] handles(String lettering, double time) {
     PreparedLettering l = prepared.letterings().get(lettering);
     if (l == null) {
       return new double[0];
     }
-    SeatValues v = l.values(time);
-    Handles h = new Handles(l, time);
-    double[] out = new double[9];
+    Handles h = new Handles(l, l.values(time));
+    double[] out = new double[15];
     int n = 0;
-    for (Handles.Spot s : new Handles.Spot[] {h.puck(v), h.startStop(v), h.endStop(v)}) {
+    for (Handles.Spot s :
+        new Handles.Spot[] {h.puck(), h.startStop(), h.endStop(), h.shift(), h.seam()}) {
       out[n++] = s.point().x();
       out[n++] = s.point().y();
       out[n++] = Math.toDegrees(s.angle());
@@ -327,7 +378,7 @@ public final class CoreBridge {
   @JSExport
   public static String dragPuck(String lettering, double time, double x, double y, boolean across) {
     PreparedLettering l = prepared.letterings().get(lettering);
-    Handles.PuckValues v = new Handles(l, time).drag(l.values(time), new Point(x, y), across);
+    Handles.PuckValues v = new Handles(l, l.values(time)).drag(new Point(x, y), across);
     return new JsonObject()
         .add("pathOffset", v.pathOffset())
         .add("baselineShift", v.baselineShift())
@@ -335,10 +386,25 @@ public final class CoreBridge {
         .toString();
   }
 
+  /** The gap at the join that the seam's handle dragged to a point asks for, px. */
+  @JSExport
+  public static double dragSeam(String lettering, double time, double x, double y) {
+    PreparedLettering l = prepared.letterings().get(lettering);
+    return new Handles(l, l.values(time)).seamGap(new Point(x, y));
+  }
+
+  /** The baseline shift that its handle dragged to a point asks for, px. */
+  @JSExport
+  public static double dragShift(String lettering, double time, double x, double y) {
+    PreparedLettering l = prepared.letterings().get(lettering);
+    return l.seating(l.values(time)).contour().nearest(new Point(x, y)).across();
+  }
+
   /** The margin that a stop dragged to a point asks for, in px. */
   @JSExport
   public static double dragStop(String lettering, boolean start, double time, double x, double y) {
-    Handles h = new Handles(prepared.letterings().get(lettering), time);
+    PreparedLettering l = prepared.letterings().get(lettering);
+    Handles h = new Handles(l, l.values(time));
     return start ? h.startMargin(new Point(x, y)) : h.endMargin(new Point(x, y));
   }
 }

@@ -76,21 +76,27 @@ final class Summary {
   /** The keyframes of every moving value, with the values that landings were solved to. */
   private static JsonObject item(Mover item, PreparedLettering prepared) {
     JsonObject channels = new JsonObject();
-    for (Channel c : Channel.values()) {
-      if (item.movable(c) == null || !item.movable(c).moves()) {
-        continue;
-      }
-      JsonArray keys = new JsonArray();
-      for (Keyframe k : item.movable(c).keyframes()) {
-        keys.add(keyframe(k));
-      }
-      channels.add(c.field(), keys);
-    }
-    JsonObject out = new JsonObject().add("channels", channels);
+    JsonArray moving = new JsonArray();
+    item.values()
+        .forEach(
+            (c, m) -> {
+              if (m.moves()) {
+                moving.add(c.field());
+              }
+              if (m.keyed()) {
+                JsonArray keys = new JsonArray();
+                m.keyframes().forEach(k -> keys.add(keyframe(k)));
+                channels.add(c.field(), keys);
+              }
+            });
+    JsonObject out = new JsonObject().add("channels", channels).add("moving", moving);
     if (prepared != null) {
       Seating seating = prepared.seating(prepared.values(0));
       out.add("length", seating.contour().length());
       out.add("comesRound", seating.ends() == Seat.EndRule.WRAP);
+      out.add("room", seating.roomLength());
+      out.add("text", seating.extent());
+      out.add("size", seating.size());
     }
     return out;
   }

@@ -187,6 +187,30 @@ final class Fields {
     return problems.size() == before ? out : null;
   }
 
+  /** An array of at most {@code most} pairs of numbers, one after another; empty where wrong. */
+  double[] pairs(String name, int most, double least, double greatest) {
+    JsonValue v = get(name);
+    if (v == null) {
+      return new double[0];
+    }
+    if (!v.isArray() || v.asArray().size() > most) {
+      problem(name, "is not a list of at most " + most + " pairs", "[[x, y], ...]");
+      return new double[0];
+    }
+    double[] out = new double[2 * v.asArray().size()];
+    for (int i = 0; i < out.length / 2; i++) {
+      JsonObject wrapped = new JsonObject().add(name + "[" + i + "]", v.asArray().get(i));
+      Fields one = new Fields(wrapped, path, problems);
+      double[] pair = one.numbers(name + "[" + i + "]", 2, least, greatest);
+      if (pair == null) {
+        return new double[0];
+      }
+      out[2 * i] = pair[0];
+      out[2 * i + 1] = pair[1];
+    }
+    return out;
+  }
+
   <T> List<T> list(String name, int most, Function<Fields, T> read) {
     JsonValue v = get(name);
     List<T> out = new ArrayList<>();

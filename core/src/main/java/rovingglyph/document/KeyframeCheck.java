@@ -1,9 +1,11 @@
 package rovingglyph.document;
 
 import java.util.List;
+import java.util.Map;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Scene;
 
@@ -21,16 +23,13 @@ final class KeyframeCheck {
   }
 
   private static void check(Scene scene, Item item, String path, List<Problem> problems) {
-    for (Channel c : Channel.values()) {
-      Movable m = item.movable(c);
-      if (m == null) {
-        continue;
-      }
-      List<Keyframe> keys = m.keyframes();
+    for (Map.Entry<Channel, Movable> e : item.values().entrySet()) {
+      Channel c = e.getKey();
+      List<Keyframe> keys = e.getValue().keyframes();
       for (int i = 1; i < keys.size(); i++) {
         long frame = scene.rate().frameAt(keys.get(i).time());
         if (scene.rate().frameAt(keys.get(i - 1).time()) == frame) {
-          String where = c.ordinal() <= Channel.BASELINE_SHIFT.ordinal() ? ".seat." : ".";
+          String where = Lettering.SEAT.contains(c) ? ".seat." : ".";
           problems.add(
               new Problem(
                   path + where + c.field() + ".keyframes[" + i + "].time",

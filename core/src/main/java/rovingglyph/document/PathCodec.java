@@ -4,7 +4,7 @@ import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Point;
@@ -88,7 +88,7 @@ public final class PathCodec {
     // Earlier documents give a circle's centre as a pair and its direction as a word.
     Point centre = f.point("centre", FARTHEST, Point.ORIGIN);
     boolean counter = "counterclockwise".equals(f.text("direction", 80, "clockwise"));
-    Map<Channel, Movable> numbers = new EnumMap<>(Channel.class);
+    Map<Channel, Movable> numbers = new LinkedHashMap<>();
     for (Channel c : kind.numbers()) {
       double missing = c == Channel.X ? centre.x() : c == Channel.Y ? centre.y() : kind.start(c);
       numbers.put(c, MovableCodec.read(f, c, missing));
@@ -110,7 +110,7 @@ public final class PathCodec {
 
   private static ShapeKeyframe shapeKeyframe(Fields f) {
     return new ShapeKeyframe(
-        f.number("time", 0, MovableCodec.LATEST, 0), knots(f), MovableCodec.easing(f), f.rest());
+        f.number("time", 0, MovableCodec.LATEST, 0), knots(f), EasingCodec.read(f), f.rest());
   }
 
   private static List<Knot> knots(Fields f) {
@@ -179,7 +179,7 @@ public final class PathCodec {
     Writer w = Writer.object().add("id", path.id()).add("name", path.name());
     if (path instanceof ShapePath s) {
       w.add("kind", Spelling.of(s.kind()));
-      s.numbers().forEach((c, m) -> w.json(c.field(), MovableCodec.write(m)));
+      s.numbers().forEach((c, m) -> w.json(c.field(), MovableCodec.write(m, c)));
       w.flag("flipped", s.flipped()).flag("reversed", s.reversed());
     } else if (path instanceof DrawnPath d) {
       w.add("kind", "drawn").add("closed", d.closed()).list("points", d.points(), PathCodec::write);
@@ -213,7 +213,7 @@ public final class PathCodec {
     return Writer.object()
         .add("time", k.time())
         .list("points", k.points(), PathCodec::write)
-        .json("easing", MovableCodec.write(k.easing()))
+        .json("easing", EasingCodec.write(k.easing()))
         .rest(k.extras())
         .text();
   }

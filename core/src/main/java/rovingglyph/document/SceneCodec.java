@@ -70,7 +70,7 @@ public final class SceneCodec {
       return null;
     }
     List<GuidePath> paths = f.list("paths", 1000, PathCodec::read);
-    List<Lettering> letterings = f.list("letterings", 1000, ItemCodec::readLettering);
+    List<Lettering> letterings = f.list("letterings", 1000, LetteringCodec::read);
     List<Picture> pictures = f.list("pictures", 1000, ItemCodec::readPicture);
     FrameRate rate = rate(f);
     Scene scene =
@@ -89,6 +89,7 @@ public final class SceneCodec {
             f.rest());
     checkReferences(scene, f);
     KeyframeCheck.perFrame(scene, problems);
+    FollowCheck.check(scene, problems);
     return scene;
   }
 
@@ -165,7 +166,7 @@ public final class SceneCodec {
         .add("length", scene.length())
         .colour("background", scene.background())
         .list("paths", scene.paths(), PathCodec::write)
-        .list("letterings", scene.letterings(), ItemCodec::write)
+        .list("letterings", scene.letterings(), LetteringCodec::write)
         .list("pictures", scene.pictures(), ItemCodec::write)
         .list("templates", scene.templates(), ItemCodec::write)
         .texts("stack", scene.stack())

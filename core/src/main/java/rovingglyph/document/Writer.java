@@ -44,6 +44,16 @@ final class Writer {
     return value ? add(name, true) : this;
   }
 
+  /** A choice, unless it is the usual one. */
+  Writer differing(String name, Enum<?> value, Enum<?> usual) {
+    return value == usual ? this : add(name, Spelling.of(value));
+  }
+
+  /** A number, unless it is the usual one. */
+  Writer differing(String name, double value, double usual) {
+    return value == usual ? this : add(name, value);
+  }
+
   /** A value that is JSON text already. */
   Writer json(String name, String text) {
     name(name).append(text);

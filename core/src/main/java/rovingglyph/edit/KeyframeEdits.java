@@ -31,7 +31,7 @@ public final class KeyframeEdits {
    */
   public Movable set(Movable m, double time, double value) {
     double v = channel.clamp(value);
-    return m.moves() ? key(m, time, v) : new Movable(v, List.of(), m.extras());
+    return m.keyed() ? key(m, time, v) : m.with(v);
   }
 
   /** Adds a keyframe, or gives the one on that frame the value. */
@@ -61,7 +61,7 @@ public final class KeyframeEdits {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     Keyframe gone = keys.remove(index);
     double still = keys.isEmpty() ? gone.value() : m.still();
-    return new Movable(still, List.copyOf(keys), m.extras());
+    return m.with(still).with(keys);
   }
 
   /**
@@ -90,7 +90,7 @@ public final class KeyframeEdits {
                     new Keyframe(
                         k.time(), channel.clamp(k.value() + by), null, k.easing(), k.extras()))
             .toList();
-    return new Movable(channel.clamp(m.still() + by), keys, m.extras());
+    return m.with(channel.clamp(m.still() + by)).with(keys);
   }
 
   public Movable ease(Movable m, int index, Easing easing) {
@@ -129,6 +129,6 @@ public final class KeyframeEdits {
 
   private static Movable sorted(Movable m, List<Keyframe> keys) {
     keys.sort(Comparator.comparingDouble(Keyframe::time));
-    return new Movable(m.still(), List.copyOf(keys), m.extras());
+    return m.with(keys);
   }
 }

@@ -2,10 +2,13 @@ package rovingglyph.edit;
 
 import com.eclipsesource.json.JsonObject;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Contour;
 import rovingglyph.paths.GuideContour;
+import rovingglyph.scene.Channel;
 import rovingglyph.scene.Extras;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
@@ -14,6 +17,7 @@ import rovingglyph.scene.PathLabel;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.ShapeKind;
+import rovingglyph.scene.Typesetting;
 
 /** Edits of letterings and the paths they sit on. */
 final class Letterings {
@@ -44,18 +48,23 @@ final class Letterings {
             edit.getString("id", ""),
             edit.getString("text", "Your words"),
             "bricolage-grotesque",
-            Map.of(),
-            0,
-            0x1F2B37,
+            "",
+            Typesetting.PLAIN,
             path,
             Seat.AT_START,
-            new Movable(Math.round(Math.min(s.width(), s.height()) * 0.1)),
-            new Movable(100),
-            new Movable(0),
+            startValues(Math.round(Math.min(s.width(), s.height()) * 0.1)),
             false,
             false,
             Extras.NONE));
-    return s.withLetterings(List.copyOf(all));
+    return s.withLetterings(List.copyOf(all)).stacked(edit.getString("id", ""));
+  }
+
+  private static Map<Channel, Movable> startValues(double size) {
+    Map<Channel, Movable> out = new LinkedHashMap<>();
+    Lettering.SEAT.forEach(c -> out.put(c, new Movable(Lettering.start(c))));
+    Lettering.OWN.forEach(c -> out.put(c, new Movable(Lettering.start(c))));
+    out.put(Channel.SIZE, new Movable(size));
+    return Collections.unmodifiableMap(out);
   }
 
   /** The lettering {@code item} on the path {@code on}; offsets keep their share of the length. */
@@ -73,8 +82,8 @@ final class Letterings {
     }
     Contour c = GuideContour.of(scene.path(l.path()));
     Seat s = l.seat();
-    double from = s.startMargin().still();
-    double room = c.length() - from - s.endMargin().still();
+    double from = l.movable(Channel.START_MARGIN).still();
+    double room = c.length() - from - l.movable(Channel.END_MARGIN).still();
     double rest =
         switch (s.align()) {
           case START -> from;

@@ -3,7 +3,7 @@ package rovingglyph.edit;
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.document.DocumentException;
@@ -97,7 +97,7 @@ public final class NewPaths {
   /** A shape in the middle of a frame, as large as its lesser side asks for, in whole px. */
   public static ShapePath shape(ShapeKind kind, PathLabel label, double width, double height) {
     double k = Math.min(width, height) / 1000;
-    Map<Channel, Movable> numbers = new EnumMap<>(Channel.class);
+    Map<Channel, Movable> numbers = new LinkedHashMap<>();
     for (Channel c : kind.numbers()) {
       double v = kind.start(c);
       numbers.put(c, new Movable(c.unit().equals("px") ? Math.round(v * k) : v));

@@ -48,17 +48,13 @@ final class Reshaping {
 
   private Lettering kept(Lettering l) {
     Seat seat = l.seat();
-    if (seat.pin() != null) {
-      seat = seat.pinned(pin(seat.pin()));
-    }
+    Lettering pinned = seat.pin() == null ? l : l.with(seat.pinned(pin(seat.pin())));
     double share = old.length() > 0 ? now.length() / old.length() : 1;
-    if (seat.reshape() == Seat.Reshape.KEEP_SHARE && share > 0) {
-      seat =
-          seat.with(
-              Channel.PATH_OFFSET,
-              seat.pathOffset().mapped(v -> Channel.PATH_OFFSET.clamp(v * share)));
+    if (seat.reshape() != Seat.Reshape.KEEP_SHARE || share <= 0) {
+      return pinned;
     }
-    return l.with(seat);
+    Channel c = Channel.PATH_OFFSET;
+    return pinned.with(c, l.movable(c).mapped(v -> c.clamp(v * share)));
   }
 
   private double pin(double d) {

@@ -4,12 +4,15 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
+import rovingglyph.document.DocumentException;
+import rovingglyph.document.EasingCodec;
 import rovingglyph.document.Spelling;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Landing;
+import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
@@ -41,11 +44,16 @@ public final class SceneEdits {
   private static Scene value(Scene scene, String op, JsonObject e) {
     Mover item = scene.mover(e.getString("item", ""));
     Channel channel = Channel.of(e.getString("channel", ""));
-    if (item == null || channel == null || item.movable(channel) == null) {
+    Movable m = item == null || channel == null ? null : item.movable(channel);
+    boolean axis = channel != null && channel.kind() == Channel.Kind.AXIS;
+    if (m == null && axis && item instanceof Lettering) {
+      // An axis that was left to the face is set with its first edit.
+      m = new Movable(e.getDouble("missing", 0));
+    }
+    if (m == null) {
       throw new IllegalArgumentException("There is no such value: " + e);
     }
     KeyframeEdits edits = new KeyframeEdits(channel, scene.rate());
-    Movable m = item.movable(channel);
     int index = e.getInt("index", -1);
     if (e.get("index") != null && (index < 0 || index >= m.keyframes().size())) {
       throw new IllegalArgumentException("There is no keyframe " + index);
@@ -85,12 +93,11 @@ public final class SceneEdits {
       double x2 = Math.min(Math.max(c.get(2).asDouble(), 0), 1);
       return Easing.own(x1, c.get(1).asDouble(), x2, c.get(3).asDouble());
     }
-    Easing.Kind kind =
-        v != null && v.isString() ? Spelling.find(Easing.Kind.values(), v.asString()) : null;
-    if (kind == null) {
+    try {
+      return EasingCodec.read(v == null ? Json.NULL : v);
+    } catch (DocumentException e) {
       throw new IllegalArgumentException("There is no easing " + v);
     }
-    return Easing.of(kind);
   }
 
   private static Landing landing(JsonObject e) {

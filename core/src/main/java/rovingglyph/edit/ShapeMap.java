@@ -1,7 +1,8 @@
 package rovingglyph.edit;
 
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Turns;
@@ -12,6 +13,12 @@ import rovingglyph.scene.ShapePath;
 
 /** A shape given by numbers under an affine map. */
 final class ShapeMap {
+  /** Lengths along the shape's own level axis, and those across it. */
+  private static final Set<Channel> LEVEL =
+      Set.of(Channel.WIDTH, Channel.LENGTH, Channel.GRAIN, Channel.FLOW);
+
+  private static final Set<Channel> UPRIGHT = Set.of(Channel.HEIGHT, Channel.AMPLITUDE);
+
   private ShapeMap() {}
 
   static ShapePath apply(ShapePath s, Affine map, double time) {
@@ -26,20 +33,22 @@ final class ShapeMap {
     boolean level = Math.abs(Turns.rest(turn, 180)) < 1e-9;
     boolean across = level && Math.abs(map.b()) + Math.abs(map.c()) < 1e-12;
 
-    Map<Channel, Movable> numbers = new EnumMap<>(Channel.class);
+    Map<Channel, Movable> numbers = new LinkedHashMap<>();
     s.numbers()
         .forEach(
-            (c, m) ->
-                numbers.put(
-                    c,
-                    switch (c) {
-                      case X -> shifted(c, m, centre.x() - at(s, c, time));
-                      case Y -> shifted(c, m, centre.y() - at(s, c, time));
-                      case TURN -> m.mapped(v -> tidy(mirrored ? turnBy - v : turnBy + v));
-                      case WIDTH, LENGTH, GRAIN, FLOW -> scaled(c, m, across ? sx : mean);
-                      case HEIGHT, AMPLITUDE -> scaled(c, m, across ? sy : mean);
-                      default -> c.unit().equals("px") ? scaled(c, m, mean) : m;
-                    }));
+            (c, m) -> {
+              if (c == Channel.X || c == Channel.Y) {
+                double to = c == Channel.X ? centre.x() : centre.y();
+                numbers.put(c, shifted(c, m, to - at(s, c, time)));
+              } else if (c == Channel.TURN) {
+                numbers.put(c, m.mapped(v -> tidy(mirrored ? turnBy - v : turnBy + v)));
+              } else if (c.unit().equals("px")) {
+                double by = LEVEL.contains(c) ? sx : UPRIGHT.contains(c) ? sy : mean;
+                numbers.put(c, scaled(c, m, across ? by : mean));
+              } else {
+                numbers.put(c, m);
+              }
+            });
     return new ShapePath(s.label(), s.kind(), numbers, s.flipped() != mirrored, s.reversed());
   }
 

@@ -4,29 +4,51 @@ import java.util.Arrays;
 
 /**
  * What is to be painted at one time, back to front, as numbers: for each shape {@code colour}
- * (0xRRGGBB), {@code alpha} (0 to 1), {@code n}, then n times {@code outline} (index into the
- * prepared scene's outlines) and the six numbers of its map to scene pixels, as in SVG's {@code
- * matrix()}. The n outlines of a shape are one area, filled once by the non-zero rule, so that
- * overlapping letters of one lettering do not show through each other.
+ * (0xRRGGBB), {@code alpha} (0 to 1), {@code n}, then n outlines. An outline is its index into the
+ * prepared scene's outlines and the six numbers of its map to scene pixels, as in SVG's {@code
+ * matrix()}; or, where it is of this frame alone, {@link #OWN}, how many numbers follow, and those:
+ * polygons and curves as {@link #MOVE}, {@link #LINE}, {@link #QUADRATIC}, {@link #CUBIC} each with
+ * its points in scene pixels, and {@link #CLOSE}. The n outlines of a shape are one area, filled
+ * once by the non-zero rule, so that overlapping letters of one lettering do not show through each
+ * other.
  */
 public final class Frame {
   /** Numbers before the outlines of a shape. */
   public static final int HEAD = 3;
 
-  /** Numbers per outline. */
+  /** Numbers per outline of the scene. */
   public static final int STRIDE = 7;
+
+  public static final int OWN = -1;
+
+  public static final int MOVE = 0;
+  public static final int LINE = 1;
+  public static final int QUADRATIC = 2;
+  public static final int CUBIC = 3;
+  public static final int CLOSE = 4;
+
+  /** How many numbers follow a step's kind. */
+  public static int numbersOf(int kind) {
+    return kind == CLOSE ? 0 : kind == CUBIC ? 6 : kind == QUADRATIC ? 4 : 2;
+  }
 
   private double[] numbers = new double[256];
   private int size;
+  private int counted;
+  private int own;
 
-  void shape(int rgb, double alpha, int count) {
-    grow(HEAD + STRIDE * count);
+  /** Begins a shape. */
+  void shape(int rgb, double alpha) {
+    grow(HEAD);
     numbers[size++] = rgb;
     numbers[size++] = alpha;
-    numbers[size++] = count;
+    counted = size;
+    numbers[size++] = 0;
   }
 
   void outline(int index, double a, double b, double c, double d, double e, double f) {
+    grow(STRIDE);
+    numbers[counted]++;
     numbers[size++] = index;
     numbers[size++] = a;
     numbers[size++] = b;
@@ -34,6 +56,27 @@ public final class Frame {
     numbers[size++] = d;
     numbers[size++] = e;
     numbers[size++] = f;
+  }
+
+  /** Begins an outline of this frame alone. */
+  void beginOwn() {
+    grow(2);
+    numbers[counted]++;
+    numbers[size++] = OWN;
+    own = size;
+    numbers[size++] = 0;
+  }
+
+  void step(int kind, double... points) {
+    grow(1 + points.length);
+    numbers[size++] = kind;
+    for (double p : points) {
+      numbers[size++] = p;
+    }
+  }
+
+  void endOwn() {
+    numbers[own] = size - own - 1;
   }
 
   private void grow(int more) {

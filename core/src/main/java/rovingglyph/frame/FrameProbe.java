@@ -5,11 +5,12 @@ import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
+import rovingglyph.scene.Channel;
 import rovingglyph.scene.Seat;
+import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.seat.Seating;
-import rovingglyph.type.Cluster;
-import rovingglyph.type.Outline;
+import rovingglyph.seat.Track;
 
 /**
  * Tells for any path offset whether an outline of a lettering touches the frame, all other values
@@ -21,119 +22,125 @@ final class FrameProbe implements LandingSolver.Probe {
   private static final int CELLS = 512;
 
   private final PreparedLettering lettering;
-  private final Seating seating;
   private final SeatValues values;
   private final Rect area;
-  private final Contour contour;
-  private final Affine turn;
-  private final double cell;
-  private final double[] depths = new double[CELLS + 1];
-  private final double[] reaches;
-  private final Contour.Station first;
-  private final Contour.Station last;
-  private final boolean steady;
+  private final Row[] rows;
 
   FrameProbe(PreparedLettering lettering, SeatValues values, Rect area) {
     this.lettering = lettering;
-    this.seating = lettering.seating(values);
     this.values = values;
     this.area = area;
-    this.contour = seating.contour();
-    this.turn = Affine.rotate(Math.toRadians(values.rotation()), lettering.centre(values));
-    this.cell = contour.length() / CELLS;
-    for (int i = 0; i <= CELLS; i++) {
-      depths[i] = depth(contour.at(Math.min(i * cell, contour.length())).point());
-    }
-    first = contour.at(0);
-    last = contour.at(contour.closed() ? Math.nextDown(contour.length()) : contour.length());
-    int n = lettering.run().clusters().size();
-    reaches = new double[n];
-    for (int i = 0; i < n; i++) {
-      reaches[i] = reach(i);
-    }
-    boolean wraps = seating.ends() == Seat.EndRule.WRAP;
-    // Elsewhere a letter jumps or vanishes at an end, and nothing follows from its neighbours.
-    steady = wraps ? contour.closed() : seating.ends() == Seat.EndRule.CONTINUE;
+    Affine turn = lettering.turn(values);
+    this.rows = lettering.rows(values).stream().map(s -> new Row(s, turn)).toArray(Row[]::new);
   }
 
-  /** How far the ink of a cluster reaches from the point on the path, px; -1 without ink. */
-  private double reach(int i) {
-    double ems = -1;
-    for (Cluster.Glyph g : lettering.run().clusters().get(i).glyphs()) {
-      Outline o = lettering.run().outlines().get(g.outline());
-      Rect b = o.bounds();
-      if (!b.isEmpty()) {
-        double x = g.dx() - seating.advance(i) / 2;
-        double across = Math.max(Math.abs(b.left() + x), Math.abs(b.right() + x));
-        double up = Math.max(Math.abs(b.top() + g.dy()), Math.abs(b.bottom() + g.dy()));
-        ems = Math.max(ems, Math.sqrt(across * across + up * up));
+  /** One row: where its letters stand at the probe's own offset, and how far their ink reaches. */
+  private final class Row {
+    private final Seating seating;
+    private final Track track;
+    private final Affine turn;
+    private final double cell;
+    private final double[] depths = new double[CELLS + 1];
+    private final double[] distances;
+    private final double[] reaches;
+    private final boolean steady;
+
+    Row(Seating seating, Affine turn) {
+      this.seating = seating;
+      this.track = seating.track();
+      this.turn = turn;
+      Contour contour = track.contour();
+      this.cell = contour.length() / CELLS;
+      for (int i = 0; i <= CELLS; i++) {
+        depths[i] = depth(contour.at(Math.min(i * cell, contour.length())).point());
+      }
+      int n = seating.letters().size();
+      reaches = new double[n];
+      distances = new double[n];
+      for (int i = 0; i < n; i++) {
+        Placement p = seating.place(i);
+        reaches[i] = Ink.reach(seating, p);
+        distances[i] = seating.distance(i);
+      }
+      // Elsewhere a letter jumps or vanishes at an end, and nothing follows from its neighbours.
+      steady =
+          seating.slides()
+              && (track.ends() == Seat.EndRule.WRAP
+                  ? contour.closed()
+                  : track.ends() == Seat.EndRule.CONTINUE);
+    }
+
+    /** Signed distance to the edge of the frame, positive inside. */
+    private double depth(Point unturned) {
+      Point p = turn.apply(unturned);
+      double dx = Math.min(p.x() - area.left(), area.right() - p.x());
+      double dy = Math.min(p.y() - area.top(), area.bottom() - p.y());
+      if (dx >= 0 && dy >= 0) {
+        return Math.min(dx, dy);
+      }
+      double outX = Math.min(dx, 0);
+      double outY = Math.min(dy, 0);
+      return -Math.sqrt(outX * outX + outY * outY);
+    }
+
+    /** Depth at a distance along the path, good to half a cell; NaN where nothing is shown. */
+    private double depthAt(double raw) {
+      if (track.past(raw)) {
+        return track.ends() == Seat.EndRule.CUT ? Double.NaN : depth(track.at(raw).point());
+      }
+      return cell > 0 ? depths[(int) Math.round(track.told(raw) / cell)] : depths[0];
+    }
+
+    /** Least and greatest depth of the ink: surely inside by the first, outside by the second. */
+    private void read(double moved, double[] sure) {
+      for (int i = 0; i < reaches.length; i++) {
+        double depth = reaches[i] < 0 ? Double.NaN : depthAt(distances[i] + moved);
+        if (!Double.isNaN(depth)) {
+          sure[0] = Math.max(sure[0], depth - reaches[i] - cell);
+          sure[1] = Math.min(sure[1], -depth - reaches[i] - cell);
+        }
       }
     }
-    return ems < 0 ? -1 : ems * values.size() + Math.abs(values.baselineShift());
-  }
 
-  /** Signed distance to the edge of the frame, positive inside. */
-  private double depth(Point unturned) {
-    Point p = turn.apply(unturned);
-    double dx = Math.min(p.x() - area.left(), area.right() - p.x());
-    double dy = Math.min(p.y() - area.top(), area.bottom() - p.y());
-    if (dx >= 0 && dy >= 0) {
-      return Math.min(dx, dy);
-    }
-    double outX = Math.min(dx, 0);
-    double outY = Math.min(dy, 0);
-    return -Math.sqrt(outX * outX + outY * outY);
-  }
-
-  /** Depth at a distance along the path, good to half a cell; NaN where nothing is shown. */
-  private double depthAt(double raw) {
-    double d = raw;
-    double length = contour.length();
-    if (raw < 0 || raw > length) {
-      switch (seating.ends()) {
-        case WRAP -> d = contour.wrap(raw);
-        case CUT -> {
-          return Double.NaN;
-        }
-        default -> {
-          return raw < 0
-              ? depth(first.point().plus(first.tangent().times(raw)))
-              : depth(last.point().plus(last.tangent().times(raw - length)));
+    private boolean touches(double moved, SeatValues at) {
+      Seating there = null;
+      for (int i = 0; i < reaches.length; i++) {
+        double depth = reaches[i] < 0 ? Double.NaN : depthAt(distances[i] + moved);
+        if (depth >= -reaches[i] - cell) {
+          there = there == null ? seating.with(at) : there;
+          if (lettering.touches(there, i, area)) {
+            return true;
+          }
         }
       }
+      return false;
     }
-    return cell > 0 ? depths[(int) Math.round(d / cell)] : depths[0];
   }
 
   @Override
   public LandingSolver.Reading read(double pathOffset) {
-    SeatValues v = values.withPathOffset(pathOffset);
-    double tail = seating.tail(v);
-    double inFor = -1;
-    double outFor = Double.POSITIVE_INFINITY;
-    for (int i = 0; i < reaches.length; i++) {
-      double depth = reaches[i] < 0 ? Double.NaN : depthAt(tail + seating.middle(i) * v.size());
-      if (!Double.isNaN(depth)) {
-        inFor = Math.max(inFor, depth - reaches[i] - cell);
-        outFor = Math.min(outFor, -depth - reaches[i] - cell);
+    SeatValues at = values.with(Channel.PATH_OFFSET, pathOffset);
+    double moved = pathOffset - values.pathOffset();
+    if (!rows[0].seating.slides()) {
+      return new LandingSolver.Reading(lettering.touches(at, area), 0);
+    }
+    double[] sure = {-1, Double.POSITIVE_INFINITY};
+    boolean steady = true;
+    for (Row r : rows) {
+      r.read(moved, sure);
+      steady &= r.steady;
+    }
+    if (sure[0] >= 0) {
+      return new LandingSolver.Reading(true, steady ? sure[0] : 0);
+    }
+    if (sure[1] >= 0) {
+      return new LandingSolver.Reading(false, steady ? sure[1] : 0);
+    }
+    for (Row r : rows) {
+      if (r.touches(moved, at)) {
+        return new LandingSolver.Reading(true, 0);
       }
     }
-    if (inFor >= 0) {
-      return new LandingSolver.Reading(true, steady ? inFor : 0);
-    }
-    if (outFor >= 0) {
-      return new LandingSolver.Reading(false, steady ? outFor : 0);
-    }
-    return new LandingSolver.Reading(anyTouches(v, tail), 0);
-  }
-
-  private boolean anyTouches(SeatValues v, double tail) {
-    for (int i = 0; i < reaches.length; i++) {
-      double depth = reaches[i] < 0 ? Double.NaN : depthAt(tail + seating.middle(i) * v.size());
-      if (depth >= -reaches[i] - cell && lettering.touches(i, v, area)) {
-        return true;
-      }
-    }
-    return false;
+    return new LandingSolver.Reading(false, 0);
   }
 }

@@ -4,18 +4,24 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
+import rovingglyph.motion.Timeline;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Cruise;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
+import rovingglyph.scene.Stagger;
 import rovingglyph.seat.SeatValues;
+import rovingglyph.seat.Seating;
+import rovingglyph.setting.Compositor;
+import rovingglyph.setting.SetText;
 import rovingglyph.type.Outline;
 import rovingglyph.type.RunRequest;
-import rovingglyph.type.ShapedRun;
 import rovingglyph.type.TypeSource;
 
 /** Makes a scene ready: everything that does not depend on the time is done here, once. */
@@ -24,6 +30,7 @@ public final class Preparation {
   private final TypeSource type;
   private final PreparedScene before;
   private final Map<String, PreparedPath> paths = new LinkedHashMap<>();
+  private final Map<String, PreparedLettering> letterings = new LinkedHashMap<>();
   private final List<Outline> outlines = new ArrayList<>();
 
   private Preparation(Scene scene, TypeSource type, PreparedScene before) {
@@ -47,8 +54,8 @@ public final class Preparation {
   }
 
   /** What has to be shaped for a lettering. */
-  public static RunRequest request(Lettering l) {
-    return new RunRequest(l.face(), l.axes(), l.text(), l.tracking() == 0);
+  public static List<RunRequest> requests(Lettering l) {
+    return new Compositor(l).requests();
   }
 
   private PreparedScene run() {
@@ -56,13 +63,13 @@ public final class Preparation {
       PreparedPath known = before == null ? null : before.paths().get(p.id());
       paths.put(p.id(), known != null && known.path().equals(p) ? known : new PreparedPath(p));
     }
-    Map<String, PreparedLettering> letterings = new LinkedHashMap<>();
+    scene.letterings().forEach(this::lettering);
+    Map<String, PreparedLettering> inOrder = new LinkedHashMap<>();
     Scene solved = scene;
     for (Lettering l : scene.letterings()) {
-      ShapedRun run = type.run(request(l));
-      if (run != null) {
-        PreparedLettering p = prepare(l, run);
-        letterings.put(l.id(), p);
+      PreparedLettering p = letterings.get(l.id());
+      if (p != null) {
+        inOrder.put(l.id(), p);
         solved = solved.withItem(p.lettering());
       }
     }
@@ -71,30 +78,94 @@ public final class Preparation {
       pictures.put(p.id(), new PreparedPicture(p, outlines.size()));
       p.parts().forEach(part -> outlines.add(Outline.of(part.data())));
     }
-    return new PreparedScene(solved, paths, letterings, pictures, outlines);
+    return new PreparedScene(solved, paths, inOrder, pictures, outlines);
   }
 
-  private PreparedLettering prepare(Lettering l, ShapedRun run) {
-    Seats seats = new Seats(l, paths.get(l.path()), run);
-    PreparedLettering raw = new PreparedLettering(l, run, seats, outlines.size(), List.of());
-    outlines.addAll(run.outlines());
-    Movable offset = l.movable(Channel.PATH_OFFSET);
+  /** Prepares a lettering once, those that it follows before it. */
+  private void lettering(Lettering l) {
+    if (letterings.containsKey(l.id())) {
+      return;
+    }
+    l.values().values().stream()
+        .filter(m -> m.follow() != null)
+        .map(m -> scene.item(m.follow().lettering()))
+        .forEach(f -> lettering((Lettering) f));
+    SetText text = new Compositor(l).set(type, outlines);
+    if (text == null) {
+      return;
+    }
+    Lettering following = following(l);
+    Seats seats = new Seats(l, paths.get(l.path()), text);
+    Lettering paced = paced(new PreparedLettering(following, text, seats, List.of()));
+    PreparedLettering raw = new PreparedLettering(paced, text, seats, List.of());
+    Movable offset = paced.movable(Channel.PATH_OFFSET);
     if (offset.keyframes().stream().noneMatch(k -> k.landing() != null)) {
-      return raw;
+      letterings.put(l.id(), raw);
+      return;
     }
     LandingSolver.Solved s = solver(raw).solve(offset);
-    return raw.solved(l.with(Channel.PATH_OFFSET, s.movable()), s.unsolved());
+    letterings.put(l.id(), raw.solved(paced.with(Channel.PATH_OFFSET, s.movable()), s.unsolved()));
+  }
+
+  /** With what it follows put in. */
+  private Lettering following(Lettering l) {
+    Lettering out = l;
+    for (Map.Entry<Channel, Movable> e : l.values().entrySet()) {
+      Movable m = e.getValue();
+      if (m.follow() != null) {
+        PreparedLettering source = letterings.get(m.follow().lettering());
+        Movable found = source == null ? null : source.lettering().movable(e.getKey());
+        out = out.with(e.getKey(), m.with(m.follow().from(found)));
+      }
+    }
+    return out;
+  }
+
+  /** With the cruise of its path offset in px per second. */
+  private Lettering paced(PreparedLettering raw) {
+    Lettering l = raw.lettering();
+    Movable offset = l.movable(Channel.PATH_OFFSET);
+    Cruise c = offset.cruise();
+    if (c == null || c.pace() == Cruise.Pace.PER_SECOND) {
+      return l;
+    }
+    Seating first = raw.seating(raw.values(0));
+    double letters = first.letters().stream().filter(x -> !x.isSpace()).count();
+    double letter = letters > 0 ? first.extent() / letters : 0;
+    Cruise solved = c.solved(first.track().length(), scene.length(), letter);
+    return l.with(Channel.PATH_OFFSET, offset.with(solved));
   }
 
   private LandingSolver solver(PreparedLettering raw) {
     Rect area = new Rect(0, 0, scene.width(), scene.height());
-    SeatValues first = raw.values(0);
-    double length = raw.seating(first).contour().length();
-    double size = first.size();
-    double text = raw.seating(first).total() * size;
-    double step = Math.max(2, Math.min(size / 4, 40));
-    double reach = length + text + 2.0 * (scene.width() + scene.height());
+    Seating first = raw.seating(raw.values(0));
+    double length = first.track().length();
+    double step = Math.max(2, Math.min(first.size() / 4, 40));
+    double reach = length + first.extent() + 2.0 * (scene.width() + scene.height());
+    // Letters that lag land when the first of them does.
+    Movable offset = raw.lettering().movable(Channel.PATH_OFFSET);
+    Lettering together = raw.lettering().with(Channel.PATH_OFFSET, offset.with((Stagger) null));
+    PreparedLettering l = raw.solved(together, List.of());
     return new LandingSolver(
-        length, step, reach, time -> new FrameProbe(raw, raw.values(time), area));
+        length,
+        step,
+        reach,
+        time -> {
+          FrameProbe probe = new FrameProbe(l, l.values(time), area);
+          // Cruise and sway stay on top: what lands is the whole.
+          double more = Timeline.value(offset, time) - Timeline.keyed(offset, time);
+          return o -> probe.read(o + more);
+        },
+        (time, near) -> centred(l, l.values(time), area, near));
+  }
+
+  /** The offset at which the middle of the text is nearest to the middle of the frame. */
+  private static double centred(PreparedLettering raw, SeatValues v, Rect area, double near) {
+    Seating s = raw.seating(v.with(Channel.PATH_OFFSET, 0));
+    Point middle = raw.turn(v).inverse().apply(area.centre());
+    double wanted = s.contour().nearest(middle).distance();
+    double offset = wanted - (s.tail() + s.head()) / 2;
+    double lap = s.track().length();
+    return s.track().round() && lap > 0 ? offset + lap * Math.rint((near - offset) / lap) : offset;
   }
 }

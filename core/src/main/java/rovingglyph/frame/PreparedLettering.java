@@ -1,38 +1,48 @@
 package rovingglyph.frame;
 
+import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
+import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Seat;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.seat.Seating;
-import rovingglyph.type.Cluster;
-import rovingglyph.type.Outline;
-import rovingglyph.type.ShapedRun;
+import rovingglyph.setting.SetText;
 
 /**
  * A lettering ready to be evaluated.
  *
  * @param lettering with its landings solved
- * @param outlineBase index of the run's first outline among the scene's
  * @param unsolved indexes of path offset keyframes whose landing has no solution
  */
 public record PreparedLettering(
-    Lettering lettering, ShapedRun run, Seats seats, int outlineBase, List<Integer> unsolved) {
+    Lettering lettering, SetText text, Seats seats, List<Integer> unsolved) {
 
   PreparedLettering solved(Lettering l, List<Integer> missing) {
-    return new PreparedLettering(l, run, seats, outlineBase, missing);
+    return new PreparedLettering(l, text, seats, missing);
   }
 
   public SeatValues values(double time) {
     return SeatValues.at(lettering, time);
   }
 
-  /** The lettering on its path as that is at the values' time. */
+  /** The first row on its path as that is at the values' time. */
   public Seating seating(SeatValues v) {
-    return seats.at(v.time());
+    return seats.first(lettering, v);
+  }
+
+  /** The first row as it would be with other fields of the lettering. */
+  public Seating as(Lettering other, double time) {
+    return new Seats(other, seats.path(), text).first(other, SeatValues.at(other, time));
+  }
+
+  /** All rows. */
+  public List<Seating> rows(SeatValues v) {
+    return seats.at(lettering, v);
   }
 
   /** What its rotation turns about. */
@@ -40,91 +50,92 @@ public record PreparedLettering(
     return seats.path().centre(v.time());
   }
 
-  /** The placements with the rotation about the centre applied. */
-  public List<Placement> placements(SeatValues v) {
-    List<Placement> seated = seating(v).place(v);
-    if (v.rotation() == 0) {
-      return seated;
+  /** The placements of a row with the rotation about the centre applied. */
+  public List<Placement> placements(Seating row) {
+    List<Placement> out = new ArrayList<>();
+    for (Placement p : row.place()) {
+      out.add(turned(row, p));
     }
-    return seated.stream().map(p -> turned(p, v)).toList();
+    return out;
   }
 
-  private Placement turned(Placement p, SeatValues v) {
-    double turn = Math.toRadians(v.rotation());
-    Point at = Affine.rotate(turn, centre(v)).apply(p.at());
-    return new Placement(p.cluster(), p.distance(), at, p.angle() + turn, p.visible());
+  /** The placements of the first row. */
+  public List<Placement> placements(SeatValues v) {
+    return placements(seating(v));
+  }
+
+  Affine turn(SeatValues v) {
+    return turn(v, v.rotation());
+  }
+
+  private Affine turn(SeatValues v, double degrees) {
+    return degrees == 0 ? Affine.IDENTITY : Affine.rotate(Math.toRadians(degrees), centre(v));
+  }
+
+  private Placement turned(Seating row, Placement p) {
+    double degrees = row.value(Channel.ROTATION, p.letter());
+    return degrees == 0
+        ? p
+        : p.turned(turn(row.values(), degrees).apply(p.at()), Math.toRadians(degrees));
+  }
+
+  /** The ink of one letter of a row. */
+  Ink ink(Seating row, Placement turned) {
+    double degrees = row.value(Channel.ROTATION, turned.letter());
+    return new Ink(row, turned, turn(row.values(), degrees), lettering.seat().method());
+  }
+
+  /** Whether outlines are not the same at all times: bent letters, and axes that move. */
+  public boolean reshapes(Seating row) {
+    return lettering.seat().method() == Seat.GlyphMethod.BENT
+        || row.letters().stream().anyMatch(l -> !l.axes().isEmpty());
+  }
+
+  /**
+   * The outlines of a letter in scene pixels, as path data.
+   *
+   * @param turned whether the rotation is applied to the placement, and to be in the outlines
+   */
+  public String shape(Seating row, Placement p, boolean turned) {
+    return turned
+        ? ink(row, p).data()
+        : new Ink(row, p, Affine.IDENTITY, lettering.seat().method()).data();
   }
 
   void paint(Frame frame, double time) {
     SeatValues v = values(time);
-    if (v.opacity() <= 0) {
-      return;
-    }
-    List<Placement> placements = placements(v);
-    frame.shape(lettering.fill(), v.opacity() / 100, glyphCount(placements));
-    for (Placement p : placements) {
-      if (p.visible()) {
-        paint(frame, p, v);
+    for (Seating row : rows(v)) {
+      int fill = -1;
+      double alpha = 0;
+      for (Placement p : placements(row)) {
+        if (!p.visible() || p.alpha() <= 0) {
+          continue;
+        }
+        if (p.fill() != fill || p.alpha() != alpha) {
+          fill = p.fill();
+          alpha = p.alpha();
+          frame.shape(fill, alpha);
+        }
+        ink(row, p).paint(frame);
       }
-    }
-  }
-
-  private int glyphCount(List<Placement> placements) {
-    int count = 0;
-    for (Placement p : placements) {
-      count += p.visible() ? run.clusters().get(p.cluster()).glyphs().size() : 0;
-    }
-    return count;
-  }
-
-  private void paint(Frame frame, Placement p, SeatValues v) {
-    Cluster cluster = run.clusters().get(p.cluster());
-    double cos = Math.cos(p.angle()) * v.size();
-    double sin = Math.sin(p.angle()) * v.size();
-    double back = -seating(v).advance(p.cluster()) / 2;
-    for (Cluster.Glyph g : cluster.glyphs()) {
-      double x = back + g.dx();
-      double y = g.dy();
-      frame.outline(
-          outlineBase + g.outline(),
-          cos,
-          sin,
-          -sin,
-          cos,
-          p.at().x() + cos * x - sin * y,
-          p.at().y() + sin * x + cos * y);
     }
   }
 
   /** Whether any outline touches the rectangle, by the outlines themselves and not their boxes. */
   public boolean touches(SeatValues v, Rect area) {
-    for (Placement p : placements(v)) {
-      if (p.visible() && touches(p, v, area)) {
-        return true;
+    for (Seating row : rows(v)) {
+      for (Placement p : placements(row)) {
+        if (p.visible() && ink(row, p).touches(area)) {
+          return true;
+        }
       }
     }
     return false;
   }
 
-  /** Whether one cluster's outlines touch the rectangle. */
-  boolean touches(int cluster, SeatValues v, Rect area) {
-    Placement p = turned(seating(v).place(cluster, v), v);
-    return p.visible() && touches(p, v, area);
-  }
-
-  private boolean touches(Placement p, SeatValues v, Rect area) {
-    double back = -seating(v).advance(p.cluster()) / 2;
-    Affine base =
-        Affine.translate(p.at().x(), p.at().y())
-            .times(Affine.rotate(p.angle()))
-            .times(Affine.scale(v.size()));
-    for (Cluster.Glyph g : run.clusters().get(p.cluster()).glyphs()) {
-      Outline outline = run.outlines().get(g.outline());
-      Affine map = base.times(Affine.translate(back + g.dx(), g.dy()));
-      if (AreaTouch.touches(outline, map, area)) {
-        return true;
-      }
-    }
-    return false;
+  /** Whether one letter's outlines touch the rectangle. */
+  boolean touches(Seating row, int letter, Rect area) {
+    Placement p = turned(row, row.place(letter));
+    return p.visible() && ink(row, p).touches(area);
   }
 }

@@ -13,17 +13,21 @@ import rovingglyph.scene.Picture;
 public record PreparedPicture(Picture picture, int outlineBase) {
   /** The map of its pixels to the scene's at a time. */
   public Affine place(double time) {
-    double turn = Math.toRadians(Timeline.value(picture.rotation(), time));
-    return Affine.translate(picture.x(), picture.y())
+    double turn = Math.toRadians(value(Channel.ROTATION, time));
+    return Affine.translate(value(Channel.X, time), value(Channel.Y, time))
         .times(Affine.rotate(turn))
-        .times(Affine.scale(picture.scale()));
+        .times(Affine.scale(value(Channel.SCALE, time)));
+  }
+
+  private double value(Channel c, double time) {
+    return c.clamp(Timeline.value(picture.movable(c), time));
   }
 
   void paint(Frame frame, double time) {
-    double alpha = Channel.OPACITY.clamp(Timeline.value(picture.opacity(), time)) / 100;
+    double alpha = value(Channel.OPACITY, time) / 100;
     Affine m = place(time);
     for (int i = 0; i < picture.parts().size() && alpha > 0; i++) {
-      frame.shape(picture.parts().get(i).fill(), alpha, 1);
+      frame.shape(picture.parts().get(i).fill(), alpha);
       frame.outline(outlineBase + i, m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
     }
   }

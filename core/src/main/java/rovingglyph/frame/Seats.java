@@ -1,33 +1,83 @@
 package rovingglyph.frame;
 
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Cubic;
+import rovingglyph.geometry.Refit;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Typesetting;
+import rovingglyph.seat.SeatValues;
 import rovingglyph.seat.Seating;
-import rovingglyph.type.ShapedRun;
+import rovingglyph.seat.Track;
+import rovingglyph.setting.SetText;
 
-/** The seating of a lettering, made once on a still path, else anew for every time. */
+/** The tracks of a lettering's rows, made once on a still path, else anew for every time. */
 public final class Seats {
-  private final Lettering lettering;
   private final PreparedPath path;
-  private final ShapedRun run;
+  private final SetText text;
+  private final Lettering lettering;
+  private List<Track> tracks;
   private double time;
-  private Seating seating;
 
-  Seats(Lettering lettering, PreparedPath path, ShapedRun run) {
+  Seats(Lettering lettering, PreparedPath path, SetText text) {
     this.lettering = lettering;
     this.path = path;
-    this.run = run;
-    this.seating = new Seating(lettering, path.at(0), run);
+    this.text = text;
   }
 
   public PreparedPath path() {
     return path;
   }
 
-  Seating at(double seconds) {
-    if (path.moves() && seconds != time) {
-      seating = new Seating(lettering, path.at(seconds), run);
+  private List<Track> tracks(double seconds) {
+    if (tracks == null || (path.moves() && seconds != time)) {
+      tracks = new ArrayList<>();
+      Contour guide = path.at(seconds);
+      for (int i = 0; i < lettering.setting().rows().count(); i++) {
+        Contour row = row(guide, i);
+        if (row != null) {
+          tracks.add(new Track(row, lettering.seat()));
+        }
+      }
       time = seconds;
     }
-    return seating;
+    return tracks;
+  }
+
+  /** Null where nothing is left of a parallel path. */
+  private Contour row(Contour guide, int i) {
+    Typesetting.Rows rows = lettering.setting().rows();
+    if (i == 0) {
+      return guide;
+    }
+    if (rows.kind() == Typesetting.Rows.Kind.PARALLEL) {
+      List<Cubic> beside = Refit.beside(guide, i * rows.step());
+      return beside.isEmpty() ? null : new Contour(beside, guide.closed());
+    }
+    double direction = Math.toRadians(rows.direction());
+    double x = i * rows.step() * Math.cos(direction);
+    double y = i * rows.step() * Math.sin(direction);
+    return guide.mapped(Affine.translate(x, y));
+  }
+
+  /** The rows with values of one time; there is always a first. */
+  List<Seating> at(Lettering with, SeatValues v) {
+    List<Seating> out = new ArrayList<>();
+    List<Track> all = tracks(v.time());
+    for (int i = 0; i < all.size(); i++) {
+      out.add(seating(with, v, all.get(i), i));
+    }
+    return out;
+  }
+
+  Seating first(Lettering with, SeatValues v) {
+    return seating(with, v, tracks(v.time()).get(0), 0);
+  }
+
+  private Seating seating(Lettering with, SeatValues v, Track track, int i) {
+    Typesetting.Rows rows = lettering.setting().rows();
+    return new Seating(track, with, text, v, i * rows.phrase(), i * rows.phase());
   }
 }

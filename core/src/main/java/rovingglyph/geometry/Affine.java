@@ -36,6 +36,15 @@ public record Affine(double a, double b, double c, double d, double e, double f)
         b * inner.e + d * inner.f + f);
   }
 
+  /** The map back; one that flattens everything has none, and gives itself. */
+  public Affine inverse() {
+    double det = a * d - b * c;
+    return det == 0
+        ? this
+        : new Affine(
+            d / det, -b / det, -c / det, a / det, (c * f - d * e) / det, (b * e - a * f) / det);
+  }
+
   public Point apply(Point p) {
     return new Point(a * p.x() + c * p.y() + e, b * p.x() + d * p.y() + f);
   }

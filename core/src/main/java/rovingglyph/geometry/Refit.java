@@ -3,24 +3,46 @@ package rovingglyph.geometry;
 import java.util.ArrayList;
 import java.util.List;
 
-/** A contour drawn again with fewer cubics, or beside itself. Corners stay corners. */
+/** A contour drawn again with fewer cubics, or beside itself. */
 public final class Refit {
   /** Samples per segment that decide the fit. */
   private static final int SAMPLES = 24;
 
   private Refit() {}
 
-  /** The same line within {@code tolerance} px; straight pieces stay single lines. */
+  /**
+   * The same line within {@code tolerance} px; straight pieces stay single lines. A corner stays,
+   * unless the line without it is still within the tolerance and has fewer points.
+   */
   public static CurveFit.Fitted simplified(Contour c, double tolerance) {
+    List<Contour> pieces = smoothPieces(c);
     List<Cubic> out = new ArrayList<>();
     double error = 0;
-    for (Contour piece : smoothPieces(c)) {
-      CurveFit.Fitted f =
-          CurveFit.fit(samples(piece), tangent(piece, 0), tangent(piece, 1), tolerance);
-      out.addAll(f.cubics());
-      error = Math.max(error, f.error());
+    for (int i = 0; i < pieces.size(); ) {
+      CurveFit.Fitted best = fit(pieces.subList(i, i + 1), tolerance);
+      int next = i + 1;
+      while (next < pieces.size()) {
+        CurveFit.Fitted alone = fit(pieces.subList(next, next + 1), tolerance);
+        CurveFit.Fitted over = fit(pieces.subList(i, next + 1), tolerance);
+        boolean fewer = over.cubics().size() < best.cubics().size() + alone.cubics().size();
+        if (!fewer || over.error() > tolerance) {
+          break;
+        }
+        best = over;
+        next++;
+      }
+      out.addAll(best.cubics());
+      error = Math.max(error, best.error());
+      i = next;
     }
     return new CurveFit.Fitted(out, error);
+  }
+
+  private static CurveFit.Fitted fit(List<Contour> pieces, double tolerance) {
+    List<Point> row = new ArrayList<>();
+    pieces.forEach(p -> row.addAll(samples(p, pieces.size() == 1 ? 2 : SAMPLES)));
+    Contour last = pieces.get(pieces.size() - 1);
+    return CurveFit.fit(row, tangent(pieces.get(0), 0), tangent(last, 1), tolerance);
   }
 
   private static Point tangent(Contour piece, int end) {
@@ -44,10 +66,10 @@ public final class Refit {
     return out;
   }
 
-  private static List<Point> samples(Contour c) {
+  private static List<Point> samples(Contour c, int perLine) {
     List<Point> out = new ArrayList<>();
     for (Segment s : c.segments()) {
-      int n = s instanceof Line ? 2 : SAMPLES;
+      int n = s instanceof Line ? perLine : SAMPLES;
       for (int k = out.isEmpty() ? 0 : 1; k <= n; k++) {
         out.add(s.point((double) k / n));
       }

@@ -16,28 +16,48 @@ public final class Handles {
   public record PuckValues(double pathOffset, double baselineShift, Seat.Side side) {}
 
   private final PreparedLettering lettering;
+  private final SeatValues v;
   private final Seating seating;
   private final Contour contour;
 
-  /** On the path as it is at a time in seconds. */
-  public Handles(PreparedLettering lettering, double time) {
+  /** On the path as it is at the time of the values. */
+  public Handles(PreparedLettering lettering, SeatValues v) {
     this.lettering = lettering;
-    this.seating = lettering.seating(lettering.values(time));
+    this.v = v;
+    this.seating = lettering.seating(v);
     this.contour = seating.contour();
   }
 
-  public Spot puck(SeatValues v) {
-    double anchor = seating.anchor(v);
-    double d = seating.ends() == Seat.EndRule.WRAP ? contour.wrap(anchor) : anchor;
-    return spot(d);
+  public Spot puck() {
+    return spot(seating.track().told(seating.anchor()));
   }
 
-  public Spot startStop(SeatValues v) {
+  public Spot startStop() {
     return spot(v.startMargin());
   }
 
-  public Spot endStop(SeatValues v) {
+  public Spot endStop() {
     return spot(contour.length() - v.endMargin());
+  }
+
+  /** Above the puck, at the height of the baseline. */
+  public Spot shift() {
+    Spot on = puck();
+    double up = v.baselineShift();
+    Point normal = new Point(Math.sin(on.angle()), -Math.cos(on.angle()));
+    return new Spot(on.point().plus(normal.times(up)), on.angle());
+  }
+
+  /** On a path that comes round: where the room kept free at the join ends. */
+  public Spot seam() {
+    return spot(v.startMargin() + lettering.lettering().seat().seamGap() / 2);
+  }
+
+  /** The gap that brings its handle to a point, px. */
+  public double seamGap(Point to) {
+    double d = distanceAt(to) - v.startMargin();
+    double half = contour.length() / 2;
+    return 2 * Math.min(Math.max(d > half ? contour.length() - d : d, 0), half * 0.98);
   }
 
   private Spot spot(double d) {
@@ -72,9 +92,9 @@ public final class Handles {
    * @param across whether the drag also goes across the path: then the shift follows the point, and
    *     beyond one type size on the far side the lettering changes sides
    */
-  public PuckValues drag(SeatValues v, Point to, boolean across) {
+  public PuckValues drag(Point to, boolean across) {
     Seat.Side side = lettering.lettering().seat().side();
-    double offset = nearestLap(distanceAt(to) - seating.rest(v), v.pathOffset());
+    double offset = nearestLap(distanceAt(to) - seating.rest(), v.pathOffset());
     if (!across) {
       return new PuckValues(offset, v.baselineShift(), side);
     }
@@ -84,7 +104,7 @@ public final class Handles {
     }
     Seat.Side other = side == Seat.Side.LEFT ? Seat.Side.RIGHT : Seat.Side.LEFT;
     // Read backwards, the start margin is at the other end of the contour.
-    double mirrored = contour.length() - distanceAt(to) - seating.rest(v);
+    double mirrored = contour.length() - distanceAt(to) - seating.rest();
     return new PuckValues(nearestLap(mirrored, v.pathOffset()), 0, other);
   }
 

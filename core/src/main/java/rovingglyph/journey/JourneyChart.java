@@ -9,7 +9,7 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Mover;
-import rovingglyph.seat.SeatValues;
+import rovingglyph.seat.Seating;
 
 /** A moving value charted over time: value across, time down. */
 public final class JourneyChart {
@@ -39,10 +39,10 @@ public final class JourneyChart {
     for (double t : times) {
       out[at] = t;
       if (channel == Channel.PATH_OFFSET && l != null) {
-        SeatValues v = l.values(t);
-        out[at + 1] = l.seating(v).anchor(v);
-        out[at + 2] = l.seating(v).tail(v);
-        out[at + 3] = out[at + 2] + l.seating(v).total() * v.size();
+        Seating s = l.seating(l.values(t));
+        out[at + 1] = s.anchor();
+        out[at + 2] = s.tail();
+        out[at + 3] = s.head();
       } else {
         double value = Timeline.value(m, t);
         out[at + 1] = value;
@@ -58,8 +58,7 @@ public final class JourneyChart {
   public static double line(PreparedScene scene, Mover item, Channel channel, double time) {
     PreparedLettering l = scene.letterings().get(item.id());
     if (channel == Channel.PATH_OFFSET && l != null) {
-      SeatValues v = l.values(time);
-      return l.seating(v).anchor(v);
+      return l.seating(l.values(time)).anchor();
     }
     return Timeline.value(item.movable(channel), time);
   }

@@ -74,7 +74,7 @@ public final class PathMarks {
    */
   public static String tight(PreparedLettering l, SeatValues v) {
     Contour c = l.seating(v).contour();
-    double top = l.run().ascent() * v.size() + v.baselineShift();
+    double top = l.text().ascent() * v.size() + v.baselineShift();
     double step = Math.max(1, Math.min(6, v.size() / 10));
     int n = (int) Math.min(4000, Math.ceil(c.length() / step));
     List<Contour> out = new ArrayList<>();

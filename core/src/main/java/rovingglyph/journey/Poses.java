@@ -24,10 +24,9 @@ public final class Poses {
     labels.put(0L, "First frame");
     labels.put(last, "Last frame");
     for (Item item : moving(scene)) {
-      for (Channel c : Channel.values()) {
-        if (!item.hidden() && item.movable(c) != null) {
-          item.movable(c).keyframes().forEach(k -> label(labels, scene, k, item, c, last));
-        }
+      if (!item.hidden()) {
+        item.values()
+            .forEach((c, m) -> m.keyframes().forEach(k -> label(labels, scene, k, item, c, last)));
       }
     }
     List<Pose> out = new ArrayList<>();
@@ -53,6 +52,7 @@ public final class Poses {
           switch (k.landing().kind()) {
             case OUT_BEFORE, OUT_AFTER -> "Just out";
             case AT_REST -> "At rest";
+            case CENTRED -> "Centred";
             case WHOLE_LAPS -> "Whole laps";
           };
     }

@@ -29,6 +29,11 @@ public final class LandingSolver {
     Probe at(double time);
   }
 
+  /** The offset at which a text is centred in the frame; of several the one nearest to another. */
+  public interface Centred {
+    double at(double time, double near);
+  }
+
   /**
    * The solved movable and the indexes of the landings that have no solution, which keep the value
    * they had.
@@ -39,17 +44,19 @@ public final class LandingSolver {
   private final double step;
   private final double reach;
   private final InFrame inFrame;
+  private final Centred centred;
 
   /**
    * @param length of the path
    * @param step between scanned offsets: what is narrower may be stepped over
    * @param reach how far from its neighbour a landing is looked for
    */
-  public LandingSolver(double length, double step, double reach, InFrame inFrame) {
+  public LandingSolver(double length, double step, double reach, InFrame inFrame, Centred centred) {
     this.length = length;
     this.step = step;
     this.reach = reach;
     this.inFrame = inFrame;
+    this.centred = centred;
   }
 
   public Solved solve(Movable m) {
@@ -60,6 +67,12 @@ public final class LandingSolver {
         keys.set(i, keys.get(i).withValue(0));
       } else if (l != null && l.kind() == Landing.Kind.WHOLE_LAPS) {
         keys.set(i, keys.get(i).withValue(l.laps() * length));
+      }
+    }
+    for (int i = 0; i < keys.size(); i++) {
+      Keyframe k = keys.get(i);
+      if (k.landing() != null && k.landing().kind() == Landing.Kind.CENTRED) {
+        keys.set(i, k.withValue(centred.at(k.time(), i > 0 ? keys.get(i - 1).value() : 0)));
       }
     }
     List<Integer> unsolved = new ArrayList<>();
@@ -73,7 +86,7 @@ public final class LandingSolver {
         }
       }
     }
-    return new Solved(new Movable(m.still(), List.copyOf(keys), m.extras()), unsolved);
+    return new Solved(m.with(keys), unsolved);
   }
 
   private static boolean isOut(Keyframe k) {

@@ -6,7 +6,7 @@ import java.util.TreeSet;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Segment;
-import rovingglyph.motion.Timeline;
+import rovingglyph.motion.Easings;
 import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.Knot;
 import rovingglyph.scene.ShapeKeyframe;
@@ -33,7 +33,7 @@ public final class ShapeOverTime {
     }
     ShapeKeyframe a = keys.get(i);
     ShapeKeyframe b = keys.get(i + 1);
-    double u = Timeline.progress(a.easing(), (time - a.time()) / (b.time() - a.time()));
+    double u = Easings.progress(a.easing(), (time - a.time()) / (b.time() - a.time()));
     List<Knot> from = matched(a.points(), b.points(), d.closed());
     List<Knot> to = matched(b.points(), a.points(), d.closed());
     List<Knot> out = new ArrayList<>();

@@ -3,10 +3,10 @@ package rovingglyph.proof;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
-import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
@@ -15,9 +15,12 @@ import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Movable;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
+import rovingglyph.seat.Seating;
+import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 
 /** Goes through a prepared scene and says what deserves a look. */
@@ -71,12 +74,10 @@ public final class Proof {
   }
 
   private void late(Item item, String name) {
-    for (Channel c : Channel.values()) {
-      if (item.movable(c) == null) {
-        continue;
-      }
+    for (Map.Entry<Channel, Movable> e : item.values().entrySet()) {
+      Channel c = e.getKey();
       long late =
-          item.movable(c).keyframes().stream()
+          e.getValue().keyframes().stream()
               .filter(k -> scene.rate().frameAt(k.time()) > scene.frameCount())
               .count();
       if (late > 0) {
@@ -95,10 +96,24 @@ public final class Proof {
   }
 
   private void letters(PreparedLettering l) {
+    if (l.text().faceMissing()) {
+      Lettering own = l.lettering();
+      String name = own.faceName().isEmpty() ? own.face() : own.faceName();
+      find(
+          "The typeface \u201c"
+              + name
+              + "\u201d is not there: "
+              + quoted(own)
+              + " is shown in the fallback until it is back",
+          own.id(),
+          -1);
+      return;
+    }
     Set<String> borrowed = new LinkedHashSet<>();
     Set<String> missing = new LinkedHashSet<>();
     String fallback = "";
-    for (Cluster c : l.run().clusters()) {
+    for (Letter letter : l.text().row(0, 1, true).letters()) {
+      Cluster c = letter.cluster();
       if (c.missing()) {
         missing.add(c.text());
       } else if (!c.borrowed().isEmpty()) {
@@ -141,13 +156,12 @@ public final class Proof {
     List<Placement> places = l.placements(v);
     String name = quoted(l.lettering());
     String id = l.lettering().id();
-    Contour contour = l.seating(v).contour();
-    double room = contour.length() - v.startMargin() - v.endMargin();
-    double text = l.seating(v).total() * v.size();
-    if (text > room + 0.01) {
-      find(name + " is longer than its room by " + Decimal.text(text - room, 0) + " px", id, t);
+    Seating seating = l.seating(v);
+    double more = seating.extent() - seating.roomLength();
+    if (more > 0.01) {
+      find(name + " is longer than its room by " + Decimal.text(more, 0) + " px", id, t);
     }
-    boolean round = contour.closed();
+    boolean round = seating.contour().closed();
     long over = places.stream().filter(p -> Math.cos(p.angle()) < -1e-9).count();
     if (!round && over * 2 > places.size()) {
       find(name + " stands upside down at rest", id, t);

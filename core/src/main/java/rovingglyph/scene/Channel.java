@@ -1,57 +1,116 @@
 package rovingglyph.scene;
 
-/**
- * The values that can move, with the name in the document, the unit and the allowed range: first
- * those of letterings and pictures, then those of paths.
- */
-public enum Channel {
-  PATH_OFFSET("pathOffset", "Path offset", "px", -1e6, 1e6),
-  START_MARGIN("startMargin", "Start margin", "px", -1e6, 1e6),
-  END_MARGIN("endMargin", "End margin", "px", -1e6, 1e6),
-  BASELINE_SHIFT("baselineShift", "Baseline shift", "px", -1e4, 1e4),
-  SIZE("size", "Size", "px", 1, 4000),
-  OPACITY("opacity", "Opacity", "%", 0, 100),
-  ROTATION("rotation", "Rotation", "\u00b0", -1e6, 1e6),
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 
-  X("x", "Centre x", "px", -1e6, 1e6),
-  Y("y", "Centre y", "px", -1e6, 1e6),
-  TURN("turn", "Turn", "\u00b0", -36000, 36000),
-  RADIUS("radius", "Radius", "px", 1, 1e5),
-  INNER_RADIUS("innerRadius", "Inner radius", "px", 0, 1e5),
-  START_ANGLE("startAngle", "Start angle", "\u00b0", -36000, 36000),
-  SWEEP("sweep", "Sweep", "\u00b0", 0.1, 360),
-  WIDTH("width", "Width", "px", 1, 1e5),
-  HEIGHT("height", "Height", "px", 1, 1e5),
-  TOP_LEFT("topLeft", "Top left", "px", 0, 1e5),
-  TOP_RIGHT("topRight", "Top right", "px", 0, 1e5),
-  BOTTOM_RIGHT("bottomRight", "Bottom right", "px", 0, 1e5),
-  BOTTOM_LEFT("bottomLeft", "Bottom left", "px", 0, 1e5),
-  COUNT("count", "Corners", "", 3, 200),
-  ROUNDING("rounding", "Rounding", "px", 0, 1e5),
-  START("start", "Starts at", "%", -36000, 36000),
-  LENGTH("length", "Length", "px", 1, 1e5),
-  AMPLITUDE("amplitude", "Wave height", "px", -1e4, 1e4),
-  CYCLES("cycles", "Waves", "", 0.01, 200),
-  PHASE("phase", "Phase", "\u00b0", -1e6, 1e6),
-  GRAIN("grain", "Hill length", "px", 4, 1e5),
-  FLOW("flow", "Flow", "px", -1e6, 1e6),
-  SEED("seed", "Seed", "", 0, 1e6),
-  TURNS("turns", "Turns", "", 0.05, 100),
-  RUN_IN("runIn", "Run-in", "px", 0, 1e5),
-  RUN_OUT("runOut", "Run-out", "px", 0, 1e5);
+/**
+ * A value that can move, with its name in the document, its unit and its allowed range. One
+ * instance per name: channels are compared by identity. Beside the named ones there is one per axis
+ * of a variable font, see {@link #axis}.
+ */
+public final class Channel {
+  /** What the numbers of a channel mean. */
+  public enum Kind {
+    NUMBER,
+    /** 0xRRGGBB. */
+    COLOUR,
+    /** The design units of a font's axis. */
+    AXIS
+  }
+
+  private static final Map<String, Channel> ALL = new LinkedHashMap<>();
+  private static final String AXIS = "axis-";
+
+  public static final Channel PATH_OFFSET = px("pathOffset", "Path offset", -1e6, 1e6);
+  public static final Channel START_MARGIN = px("startMargin", "Start margin", -1e6, 1e6);
+  public static final Channel END_MARGIN = px("endMargin", "End margin", -1e6, 1e6);
+  public static final Channel BASELINE_SHIFT = px("baselineShift", "Baseline shift", -1e4, 1e4);
+  public static final Channel LETTER_TURN = turn("letterTurn", "Added turn");
+  public static final Channel FIXED_ANGLE = turn("fixedAngle", "Fixed angle");
+  public static final Channel SIZE = px("size", "Size", 1, 4000);
+  public static final Channel TRACKING = number("tracking", "Tracking", "em", -1, 10);
+  public static final Channel WORD_SPACING = number("wordSpacing", "Word spacing", "em", -2, 20);
+  public static final Channel OPACITY = number("opacity", "Opacity", "%", 0, 100);
+  public static final Channel ROTATION = number("rotation", "Rotation", "\u00b0", -1e6, 1e6);
+  public static final Channel FILL = add("fill", "Colour", "", 0, 0xFFFFFF, Kind.COLOUR);
+
+  public static final Channel X = px("x", "Centre x", -1e6, 1e6);
+  public static final Channel Y = px("y", "Centre y", -1e6, 1e6);
+  public static final Channel SCALE = number("scale", "Scale", "", 0.001, 1000);
+
+  public static final Channel TURN = turn("turn", "Turn");
+  public static final Channel RADIUS = px("radius", "Radius", 1, 1e5);
+  public static final Channel INNER_RADIUS = px("innerRadius", "Inner radius", 0, 1e5);
+  public static final Channel START_ANGLE = turn("startAngle", "Start angle");
+  public static final Channel SWEEP = number("sweep", "Sweep", "\u00b0", 0.1, 360);
+  public static final Channel WIDTH = px("width", "Width", 1, 1e5);
+  public static final Channel HEIGHT = px("height", "Height", 1, 1e5);
+  public static final Channel TOP_LEFT = px("topLeft", "Top left", 0, 1e5);
+  public static final Channel TOP_RIGHT = px("topRight", "Top right", 0, 1e5);
+  public static final Channel BOTTOM_RIGHT = px("bottomRight", "Bottom right", 0, 1e5);
+  public static final Channel BOTTOM_LEFT = px("bottomLeft", "Bottom left", 0, 1e5);
+  public static final Channel COUNT = number("count", "Corners", "", 3, 200);
+  public static final Channel ROUNDING = px("rounding", "Rounding", 0, 1e5);
+  public static final Channel START = number("start", "Starts at", "%", -36000, 36000);
+  public static final Channel LENGTH = px("length", "Length", 1, 1e5);
+  public static final Channel AMPLITUDE = px("amplitude", "Wave height", -1e4, 1e4);
+  public static final Channel CYCLES = number("cycles", "Waves", "", 0.01, 200);
+  public static final Channel PHASE = number("phase", "Phase", "\u00b0", -1e6, 1e6);
+  public static final Channel GRAIN = px("grain", "Hill length", 4, 1e5);
+  public static final Channel FLOW = px("flow", "Flow", -1e6, 1e6);
+  public static final Channel SEED = number("seed", "Seed", "", 0, 1e6);
+  public static final Channel TURNS = number("turns", "Turns", "", 0.05, 100);
+  public static final Channel RUN_IN = px("runIn", "Run-in", 0, 1e5);
+  public static final Channel RUN_OUT = px("runOut", "Run-out", 0, 1e5);
 
   private final String field;
   private final String label;
   private final String unit;
   private final double least;
   private final double greatest;
+  private final Kind kind;
 
-  Channel(String field, String label, String unit, double least, double greatest) {
+  private Channel(
+      String field, String label, String unit, double least, double greatest, Kind kind) {
     this.field = field;
     this.label = label;
     this.unit = unit;
     this.least = least;
     this.greatest = greatest;
+    this.kind = kind;
+  }
+
+  private static Channel add(
+      String field, String label, String unit, double least, double greatest, Kind kind) {
+    Channel c = new Channel(field, label, unit, least, greatest, kind);
+    ALL.put(field, c);
+    return c;
+  }
+
+  private static Channel number(
+      String field, String label, String unit, double least, double greatest) {
+    return add(field, label, unit, least, greatest, Kind.NUMBER);
+  }
+
+  private static Channel px(String field, String label, double least, double greatest) {
+    return number(field, label, "px", least, greatest);
+  }
+
+  private static Channel turn(String field, String label) {
+    return number(field, label, "\u00b0", -36000, 36000);
+  }
+
+  /** The channel of a variable font's axis, by its OpenType tag of four characters. */
+  public static synchronized Channel axis(String tag) {
+    Channel known = ALL.get(AXIS + tag);
+    return known != null ? known : add(AXIS + tag, tag, "", -32768, 32767, Kind.AXIS);
+  }
+
+  /** The tag of an axis channel. */
+  public String tag() {
+    return field.substring(AXIS.length());
   }
 
   public String field() {
@@ -74,17 +133,33 @@ public enum Channel {
     return greatest;
   }
 
+  public Kind kind() {
+    return kind;
+  }
+
   public double clamp(double value) {
     return Math.min(Math.max(value, least), greatest);
   }
 
-  /** The channel with this field name; null if there is none. */
-  public static Channel of(String field) {
-    for (Channel c : values()) {
-      if (c.field.equals(field)) {
-        return c;
+  /** All that are known by name; without the axes of fonts. */
+  public static List<Channel> named() {
+    List<Channel> out = new ArrayList<>();
+    for (Channel c : ALL.values()) {
+      if (c.kind != Kind.AXIS) {
+        out.add(c);
       }
     }
-    return null;
+    return out;
+  }
+
+  /** The channel with this field name; null if there is none. */
+  public static Channel of(String field) {
+    boolean axis = field.length() == AXIS.length() + 4 && field.startsWith(AXIS);
+    return axis ? axis(field.substring(AXIS.length())) : ALL.get(field);
+  }
+
+  @Override
+  public String toString() {
+    return field;
   }
 }

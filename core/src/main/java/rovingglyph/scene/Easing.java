@@ -1,17 +1,28 @@
 package rovingglyph.scene;
 
+import java.util.List;
+
 /**
- * The way from a keyframe to the next, as a CSS cubic-bezier (x1, y1, x2, y2; both x in [0, 1]);
- * {@code HOLD} keeps the first value until the next keyframe.
+ * The way from a keyframe to the next.
+ *
+ * @param x1 with y1, x2 and y2 the CSS cubic-bezier of the kinds that are one; both x in [0, 1]
+ * @param numbers of the kinds that are none: of {@code SPRING} stiffness, damping and mass, of
+ *     {@code BOUNCE} how often it bounces, of {@code STEPS} how many steps, of {@code LIST} output
+ *     values at equal distances of the input
  */
-public record Easing(Kind kind, double x1, double y1, double x2, double y2) {
-  /** The named ones are those of CSS Easing Functions Level 1: linear, ease-in, -out, -in-out. */
+public record Easing(Kind kind, double x1, double y1, double x2, double y2, List<Double> numbers) {
+  /** The named curves are those of CSS Easing Functions Level 1: linear, ease-in, -out, -in-out. */
   public enum Kind {
     STEADY("steady"),
     GENTLE_START("gentle start"),
     GENTLE_STOP("gentle stop"),
     GENTLE_BOTH("gentle both"),
+    OVERSHOOT("overshoot"),
+    SPRING("spring"),
+    BOUNCE("bounce"),
     HOLD("hold"),
+    STEPS("steps"),
+    LIST("list"),
     OWN("own curve");
 
     private final String word;
@@ -25,14 +36,29 @@ public record Easing(Kind kind, double x1, double y1, double x2, double y2) {
     }
   }
 
-  public static final Easing STEADY = new Easing(Kind.STEADY, 0, 0, 1, 1);
-  public static final Easing GENTLE_START = new Easing(Kind.GENTLE_START, 0.42, 0, 1, 1);
-  public static final Easing GENTLE_STOP = new Easing(Kind.GENTLE_STOP, 0, 0, 0.58, 1);
-  public static final Easing GENTLE_BOTH = new Easing(Kind.GENTLE_BOTH, 0.42, 0, 0.58, 1);
-  public static final Easing HOLD = new Easing(Kind.HOLD, 0, 0, 1, 1);
+  public static final Easing STEADY = curve(Kind.STEADY, 0, 0, 1, 1);
+  public static final Easing GENTLE_START = curve(Kind.GENTLE_START, 0.42, 0, 1, 1);
+  public static final Easing GENTLE_STOP = curve(Kind.GENTLE_STOP, 0, 0, 0.58, 1);
+  public static final Easing GENTLE_BOTH = curve(Kind.GENTLE_BOTH, 0.42, 0, 0.58, 1);
+  public static final Easing OVERSHOOT = curve(Kind.OVERSHOOT, 0.3, 0.9, 0.4, 1.35);
+  public static final Easing HOLD = curve(Kind.HOLD, 0, 0, 1, 1);
+
+  private static Easing curve(Kind kind, double x1, double y1, double x2, double y2) {
+    return new Easing(kind, x1, y1, x2, y2, List.of());
+  }
 
   public static Easing own(double x1, double y1, double x2, double y2) {
-    return new Easing(Kind.OWN, x1, y1, x2, y2);
+    return curve(Kind.OWN, x1, y1, x2, y2);
+  }
+
+  /** One of the kinds that are given by other numbers than a curve's. */
+  public static Easing by(Kind kind, List<Double> numbers) {
+    return new Easing(kind, 0, 0, 1, 1, List.copyOf(numbers));
+  }
+
+  /** Whether a CSS cubic-bezier says it, whole. */
+  public boolean isCurve() {
+    return numbers.isEmpty() && kind != Kind.HOLD;
   }
 
   /** The easing of a kind; {@code OWN} begins as the curve of gentle both. */
@@ -42,7 +68,12 @@ public record Easing(Kind kind, double x1, double y1, double x2, double y2) {
       case GENTLE_START -> GENTLE_START;
       case GENTLE_STOP -> GENTLE_STOP;
       case GENTLE_BOTH -> GENTLE_BOTH;
+      case OVERSHOOT -> OVERSHOOT;
       case HOLD -> HOLD;
+      case SPRING -> by(kind, List.of(120.0, 10.0, 1.0));
+      case BOUNCE -> by(kind, List.of(3.0));
+      case STEPS -> by(kind, List.of(5.0));
+      case LIST -> by(kind, List.of(0.0, 1.0));
       case OWN -> own(GENTLE_BOTH.x1, GENTLE_BOTH.y1, GENTLE_BOTH.x2, GENTLE_BOTH.y2);
     };
   }

@@ -1,5 +1,7 @@
 package rovingglyph.scene;
 
+import java.util.Map;
+
 /** The line a lettering sits on; never part of the output. */
 public sealed interface GuidePath extends Mover
     permits ShapePath, DrawnPath, SmoothPath, FreehandPath {
@@ -18,8 +20,8 @@ public sealed interface GuidePath extends Mover
 
   /** Only the numbers of a shape can move. */
   @Override
-  default Movable movable(Channel channel) {
-    return null;
+  default Map<Channel, Movable> values() {
+    return Map.of();
   }
 
   @Override

@@ -7,6 +7,7 @@ public record Landing(Kind kind, double laps) {
     OUT_BEFORE("just out of frame before"),
     OUT_AFTER("just out of frame after"),
     AT_REST("at rest"),
+    CENTRED("centred in frame"),
     WHOLE_LAPS("whole laps");
 
     private final String word;

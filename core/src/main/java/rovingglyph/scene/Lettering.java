@@ -1,66 +1,67 @@
 package rovingglyph.scene;
 
+import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * A piece of text on a path.
  *
- * @param axes of a variable face by OpenType tag
- * @param tracking extra advance after every cluster, in em
- * @param fill 0xRRGGBB
+ * @param text one phrase per line
+ * @param faceName what the face was called when it was chosen; empty if that was not noted
  * @param path id of its path
- * @param size em in px
- * @param opacity in percent
- * @param rotation of the whole lettering about the centre of its path, in degrees
+ * @param values one for each of {@link #CHANNELS}, and one for each axis that is set
  */
 public record Lettering(
     String id,
     String text,
     String face,
-    Map<String, Double> axes,
-    double tracking,
-    int fill,
+    String faceName,
+    Typesetting setting,
     String path,
     Seat seat,
-    Movable size,
-    Movable opacity,
-    Movable rotation,
+    Map<Channel, Movable> values,
     boolean hidden,
     boolean locked,
     Extras extras)
     implements Item {
 
-  @Override
-  public Movable movable(Channel c) {
-    return switch (c) {
-      case PATH_OFFSET -> seat.pathOffset();
-      case START_MARGIN -> seat.startMargin();
-      case END_MARGIN -> seat.endMargin();
-      case BASELINE_SHIFT -> seat.baselineShift();
-      case SIZE -> size;
-      case OPACITY -> opacity;
-      case ROTATION -> rotation;
-      default -> null;
-    };
+  /** The values of its seat. */
+  public static final List<Channel> SEAT =
+      List.of(
+          Channel.PATH_OFFSET,
+          Channel.START_MARGIN,
+          Channel.END_MARGIN,
+          Channel.BASELINE_SHIFT,
+          Channel.LETTER_TURN,
+          Channel.FIXED_ANGLE);
+
+  /** The values that every lettering has beside those of its seat. */
+  public static final List<Channel> OWN =
+      List.of(
+          Channel.SIZE,
+          Channel.TRACKING,
+          Channel.WORD_SPACING,
+          Channel.OPACITY,
+          Channel.ROTATION,
+          Channel.FILL);
+
+  /** The value of a channel that a document leaves out. */
+  public static double start(Channel c) {
+    if (c == Channel.SIZE || c == Channel.OPACITY) {
+      return 100;
+    }
+    return c == Channel.FILL ? 0x1F2B37 : 0;
   }
 
   @Override
   public Lettering with(Channel c, Movable m) {
+    return with(Values.with(values, c, m));
+  }
+
+  public Lettering with(Map<Channel, Movable> newValues) {
     return new Lettering(
-        id,
-        text,
-        face,
-        axes,
-        tracking,
-        fill,
-        path,
-        seat.with(c, m),
-        c == Channel.SIZE ? m : size,
-        c == Channel.OPACITY ? m : opacity,
-        c == Channel.ROTATION ? m : rotation,
-        hidden,
-        locked,
-        extras);
+        id, text, face, faceName, setting, path, seat, newValues, hidden, locked, extras);
   }
 
   public Lettering with(Seat newSeat) {
@@ -70,7 +71,18 @@ public record Lettering(
   /** The lettering on another path. */
   public Lettering on(String newPath, Seat newSeat) {
     return new Lettering(
-        id, text, face, axes, tracking, fill, newPath, newSeat, size, opacity, rotation, hidden,
-        locked, extras);
+        id, text, face, faceName, setting, newPath, newSeat, values, hidden, locked, extras);
+  }
+
+  /** The axes that are set, by tag. */
+  public Map<String, Movable> axes() {
+    Map<String, Movable> out = new TreeMap<>();
+    values.forEach(
+        (c, m) -> {
+          if (c.kind() == Channel.Kind.AXIS) {
+            out.put(c.tag(), m);
+          }
+        });
+    return out;
   }
 }

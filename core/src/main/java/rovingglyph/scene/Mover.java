@@ -1,20 +1,22 @@
 package rovingglyph.scene;
 
+import java.util.Map;
+
 /** Something with values that can move. */
 public interface Mover {
   String id();
 
+  /** Its values, in the order of a sheet. */
+  Map<Channel, Movable> values();
+
   /** The value of a channel; null where this has no such value. */
-  Movable movable(Channel channel);
+  default Movable movable(Channel channel) {
+    return values().get(channel);
+  }
 
   /** Whether any of its values moves. */
   default boolean moves() {
-    for (Channel c : Channel.values()) {
-      if (movable(c) != null && movable(c).moves()) {
-        return true;
-      }
-    }
-    return false;
+    return values().values().stream().anyMatch(Movable::moves);
   }
 
   /** A copy with another value for a channel that it has. */

@@ -91,6 +91,26 @@ public record Scene(
     return withPaths(List.copyOf(all));
   }
 
+  /** With an item put on top of the stack. */
+  public Scene stacked(String id) {
+    List<String> order = new ArrayList<>(stack);
+    order.remove(id);
+    order.add(id);
+    return new Scene(
+        name,
+        width,
+        height,
+        rate,
+        length,
+        background,
+        paths,
+        letterings,
+        pictures,
+        templates,
+        List.copyOf(order),
+        extras);
+  }
+
   private Scene with(
       List<GuidePath> newPaths, List<Lettering> newLetterings, List<Picture> newPictures) {
     return new Scene(

@@ -1,9 +1,12 @@
 package rovingglyph.scene;
 
 /**
- * How a lettering sits on its path; lengths in px.
+ * How a lettering sits on its path; lengths in px. Its moving values are among the lettering's.
  *
  * @param ends null follows the path: closed contours come round, open ones go straight on
+ * @param seamGap room kept free at the join of a closed path
+ * @param evenSpacing whether advances are kept true at half the x-height instead of on the baseline
+ * @param leastGap that neighbouring outlines keep from each other; 0 leaves them
  * @param reshape what a path offset keeps when the path is edited
  * @param pin distance along the path's own direction that is the resting point, in place of the
  *     room's; null for none. It stays on its spot of the path when another part is edited.
@@ -12,13 +15,16 @@ public record Seat(
     TextAnchor align,
     Side side,
     Orientation orientation,
+    GlyphMethod method,
     EndRule ends,
+    Fit fit,
+    SpreadBy spreadBy,
+    Overlong overlong,
+    double seamGap,
+    boolean evenSpacing,
+    double leastGap,
     Reshape reshape,
     Double pin,
-    Movable pathOffset,
-    Movable startMargin,
-    Movable endMargin,
-    Movable baselineShift,
     Extras extras) {
 
   /** At the start of the path, on its left, turning with it. */
@@ -27,13 +33,16 @@ public record Seat(
           TextAnchor.START,
           Side.LEFT,
           Orientation.TURN,
+          GlyphMethod.RIGID,
           null,
+          Fit.NATURAL,
+          SpreadBy.LETTERS,
+          Overlong.ON,
+          0,
+          false,
+          0,
           Reshape.KEEP_SHARE,
           null,
-          new Movable(0),
-          new Movable(0),
-          new Movable(0),
-          new Movable(0),
           Extras.NONE);
 
   /** Which part of the text meets the resting point (SVG text-anchor). */
@@ -49,10 +58,17 @@ public record Seat(
     RIGHT
   }
 
-  /** How letters turn. */
+  /** How letters turn: with the path, not at all, or all to one angle. */
   public enum Orientation {
     TURN,
-    UPRIGHT
+    UPRIGHT,
+    FIXED
+  }
+
+  /** Whether letters are moved as they are or curved with the line (SVG method). */
+  public enum GlyphMethod {
+    RIGID,
+    BENT
   }
 
   /** What happens past an end of the path: straight on, cut off, come round. */
@@ -62,26 +78,40 @@ public record Seat(
     WRAP
   }
 
+  /** How the text fills its room. */
+  public enum Fit {
+    /** As long as it is. */
+    NATURAL,
+    /** Equal extra space between letters or words. */
+    SPREAD,
+    /** Letters and advances scaled along the path. */
+    STRETCH,
+    /** The type size. */
+    SCALE,
+    /** As many times as fit, the rest shared out evenly. */
+    REPEAT
+  }
+
+  /** Where spread puts its space. */
+  public enum SpreadBy {
+    LETTERS,
+    WORDS
+  }
+
+  /** What becomes of text that is longer than its room. */
+  public enum Overlong {
+    /** It goes on, past an end or under itself. */
+    ON,
+    /** What is too much is left out. */
+    CUT,
+    /** The type size shrinks until it fits. */
+    SHRINK
+  }
+
   /** The share of the path's length, or the distance in px. */
   public enum Reshape {
     KEEP_SHARE,
     KEEP_DISTANCE
-  }
-
-  /** A copy with another value; channels that are not of the seat change nothing. */
-  public Seat with(Channel c, Movable m) {
-    return new Seat(
-        align,
-        side,
-        orientation,
-        ends,
-        reshape,
-        pin,
-        c == Channel.PATH_OFFSET ? m : pathOffset,
-        c == Channel.START_MARGIN ? m : startMargin,
-        c == Channel.END_MARGIN ? m : endMargin,
-        c == Channel.BASELINE_SHIFT ? m : baselineShift,
-        extras);
   }
 
   public Seat pinned(Double newPin) {
@@ -89,13 +119,34 @@ public record Seat(
         align,
         side,
         orientation,
+        method,
         ends,
+        fit,
+        spreadBy,
+        overlong,
+        seamGap,
+        evenSpacing,
+        leastGap,
         reshape,
         newPin,
-        pathOffset,
-        startMargin,
-        endMargin,
-        baselineShift,
+        extras);
+  }
+
+  public Seat on(Side newSide) {
+    return new Seat(
+        align,
+        newSide,
+        orientation,
+        method,
+        ends,
+        fit,
+        spreadBy,
+        overlong,
+        seamGap,
+        evenSpacing,
+        leastGap,
+        reshape,
+        pin,
         extras);
   }
 }

@@ -3,7 +3,7 @@ package rovingglyph.scene;
 import static rovingglyph.scene.Channel.*;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -55,7 +55,7 @@ public enum ShapeKind {
   private final String word;
   private final boolean closed;
   private final List<Channel> numbers = new ArrayList<>(List.of(X, Y, TURN));
-  private final Map<Channel, Double> starts = new EnumMap<>(Channel.class);
+  private final Map<Channel, Double> starts = new LinkedHashMap<>();
 
   ShapeKind(String word, boolean closed, Number... own) {
     this.word = word;

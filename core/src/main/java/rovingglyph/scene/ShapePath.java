@@ -1,6 +1,5 @@
 package rovingglyph.scene;
 
-import java.util.EnumMap;
 import java.util.Map;
 
 /**
@@ -24,8 +23,8 @@ public record ShapePath(
   }
 
   @Override
-  public Movable movable(Channel channel) {
-    return numbers.get(channel);
+  public Map<Channel, Movable> values() {
+    return numbers;
   }
 
   @Override
@@ -33,8 +32,6 @@ public record ShapePath(
     if (!numbers.containsKey(channel)) {
       return (ShapePath) GuidePath.super.with(channel, value);
     }
-    Map<Channel, Movable> changed = new EnumMap<>(numbers);
-    changed.put(channel, value);
-    return new ShapePath(label, kind, changed, flipped, reversed);
+    return new ShapePath(label, kind, Values.with(numbers, channel, value), flipped, reversed);
   }
 }

@@ -4,171 +4,255 @@ import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
+import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Profile;
 import rovingglyph.scene.Seat;
-import rovingglyph.type.Cluster;
-import rovingglyph.type.ShapedRun;
+import rovingglyph.setting.Letter;
+import rovingglyph.setting.SetText;
 
 /**
- * A run of text seated on a contour in reading direction. The rules are those of SVG 2, section
- * 11.8.3 (text on a path), with the room between the margins in place of the whole path.
+ * A row of text seated on a track at one time. The rules are those of SVG 2, section 11.8.3 (text
+ * on a path), with the room between the margins in place of the whole path, and measured by a
+ * {@link Ruler}.
  */
 public final class Seating {
-  private final Contour contour;
+  private final Track track;
+  private final Lettering lettering;
   private final Seat seat;
-  private final Seat.EndRule ends;
-  private final double[] advances;
-  private final double[] middles;
-  private final double total;
+  private final SetText text;
+  private final SeatValues v;
+  private final Room room;
+  private final LetterLooks looks;
+  private final int phrase;
+  private final double phase;
+  private double[] middles;
+  private double[] advances;
+  private double shifted;
 
   /**
-   * @param guide the contour of the path; the right side reads it backwards
-   * @param run in em
+   * @param phrase that the row begins with
+   * @param phase added to the path offset, px
    */
-  public Seating(Lettering lettering, Contour guide, ShapedRun run) {
+  public Seating(
+      Track track, Lettering lettering, SetText text, SeatValues v, int phrase, double phase) {
+    this.track = track;
+    this.lettering = lettering;
     this.seat = lettering.seat();
-    this.contour = seat.side() == Seat.Side.RIGHT ? guide.reversed() : guide;
-    Seat.EndRule byPath = guide.closed() ? Seat.EndRule.WRAP : Seat.EndRule.CONTINUE;
-    this.ends = seat.ends() == null ? byPath : seat.ends();
-    int n = run.clusters().size();
-    advances = new double[n];
-    middles = new double[n];
-    double pen = 0;
-    for (int i = 0; i < n; i++) {
-      Cluster c = run.clusters().get(i);
-      advances[i] = c.advance() + lettering.tracking();
-      middles[i] = pen + advances[i] / 2;
-      pen += advances[i];
-    }
-    total = pen;
+    this.text = text;
+    this.v = v;
+    this.phrase = phrase;
+    this.phase = phase;
+    this.room =
+        Room.of(
+            track, lettering, text, v, phrase, row -> new LetterLooks(lettering, row, v).length());
+    this.looks = new LetterLooks(lettering, room.row(), v);
+  }
+
+  /** The same row with other values. */
+  public Seating with(SeatValues other) {
+    return new Seating(track, lettering, text, other, phrase, phase);
+  }
+
+  public Track track() {
+    return track;
   }
 
   /** The contour in reading direction. */
   public Contour contour() {
-    return contour;
+    return track.contour();
   }
 
   public Seat.EndRule ends() {
-    return ends;
+    return track.ends();
   }
 
-  /** Advance of a cluster with its tracking, in em. */
-  public double advance(int cluster) {
-    return advances[cluster];
+  public SeatValues values() {
+    return v;
   }
 
-  /** Middle of a cluster's advance from the start of the text, in em. */
-  public double middle(int cluster) {
-    return middles[cluster];
+  public List<Letter> letters() {
+    return room.row().letters();
   }
 
-  /** Length of the whole text in em. */
-  public double total() {
-    return total;
-  }
-
-  /** Share of the text that lies before its anchor: 0, 1/2 or 1. */
+  /**
+   * Share of the text that lies before its anchor: 0, 1/2 or 1; text from the right begins there.
+   */
   public double anchorShare() {
-    return switch (seat.align()) {
-      case START -> 0;
-      case MIDDLE -> 0.5;
-      case END -> 1;
-    };
+    double share =
+        switch (seat.align()) {
+          case START -> 0;
+          case MIDDLE -> 0.5;
+          case END -> 1;
+        };
+    return text.rightToLeft() ? 1 - share : share;
   }
 
   /**
    * Distance of the resting point along the path: the pin, else start, middle or end of the room.
    */
-  public double rest(SeatValues v) {
+  public double rest() {
     if (seat.pin() != null) {
-      return seat.side() == Seat.Side.RIGHT ? contour.length() - seat.pin() : seat.pin();
+      return seat.side() == Seat.Side.RIGHT ? track.length() - seat.pin() : seat.pin();
     }
-    double from = v.startMargin();
-    double to = contour.length() - v.endMargin();
-    return from + (to - from) * anchorShare();
+    return room.ruler().distance(room.from() + room.length() * anchorShare());
   }
 
   /** Distance of the text's anchor: the resting point moved by the path offset. */
-  public double anchor(SeatValues v) {
-    return rest(v) + v.pathOffset();
+  public double anchor() {
+    return rest() + v.pathOffset() + phase;
+  }
+
+  private double measuredTail() {
+    return room.ruler().measure(anchor()) - room.extent() * anchorShare();
   }
 
   /** Distance at which the text begins. */
-  public double tail(SeatValues v) {
-    return anchor(v) - total * v.size() * anchorShare();
+  public double tail() {
+    return room.ruler().distance(measuredTail());
   }
 
-  /** One placement per cluster, in order of the run. */
-  public List<Placement> place(SeatValues v) {
-    List<Placement> out = new ArrayList<>(middles.length);
-    double tail = tail(v);
-    for (int i = 0; i < middles.length; i++) {
-      out.add(place(i, tail, v));
+  /** Distance at which the text ends. */
+  public double head() {
+    return room.ruler().distance(measuredTail() + room.extent());
+  }
+
+  /** Length of the room, and of the text in it, px on the ruler. */
+  public double roomLength() {
+    return room.length();
+  }
+
+  public double extent() {
+    return room.extent();
+  }
+
+  /** Whether the text does not fit its room. */
+  public boolean overfull() {
+    return room.overfull();
+  }
+
+  /** The type size that the fit comes to, px. */
+  public double size() {
+    return room.size();
+  }
+
+  /** How many px a change of the path offset moves every letter, if it moves all of them alike. */
+  public boolean slides() {
+    return !seat.evenSpacing()
+        && seat.leastGap() == 0
+        && lettering.setting().profiles().stream().noneMatch(p -> p.along() == Profile.Along.PATH);
+  }
+
+  /** One placement per letter, in order of the row. */
+  public List<Placement> place() {
+    List<Placement> out = new ArrayList<>(letters().size());
+    for (int i = 0; i < letters().size(); i++) {
+      out.add(place(i));
     }
     return out;
   }
 
-  /** The placement of one cluster. */
-  public Placement place(int cluster, SeatValues v) {
-    return place(cluster, tail(v), v);
-  }
-
-  private Placement place(int i, double tail, SeatValues v) {
-    return place(i, tail + middles[i] * v.size(), advances[i] * v.size(), v.baselineShift());
-  }
-
-  private Placement place(int i, double raw, double advance, double shift) {
-    double length = contour.length();
-    double d = raw;
-    boolean past = raw < 0 || raw > length;
-    if (past && ends == Seat.EndRule.WRAP) {
-      d = contour.wrap(raw);
-      past = false;
-    }
-    Contour.Station station = onContour(d, length);
-    double angle = station.tangent().angle();
-    double direction = past ? angle : angle + cornerTurn(d, Math.abs(advance));
+  /** The placement of one letter. */
+  public Placement place(int i) {
+    double d = distance(i);
+    double advance = advances[i];
+    Track.Spot spot = track.at(d);
+    double told = track.told(d);
+    double turn = spot.on() ? track.cornerTurn(told, Math.abs(advance)) : 0;
+    double direction = spot.tangent().angle() + turn;
+    double shift = shift(i);
     Point normal = new Point(Math.sin(direction), -Math.cos(direction));
-    Point at = station.point();
-    if (past) {
-      at = at.plus(station.tangent().times(d < 0 ? d : d - length));
-    }
+    double angle =
+        switch (seat.orientation()) {
+          case TURN -> direction;
+          case UPRIGHT -> 0;
+          case FIXED -> Math.toRadians(looks.of(Channel.FIXED_ANGLE, i));
+        };
+    double added = looks.of(Channel.LETTER_TURN, i) + looks.profile(Profile.Of.TURN, i, 0);
+    double height = room.size() * looks.scale(i);
     return new Placement(
         i,
-        d,
-        at.plus(normal.times(shift)),
-        seat.orientation() == Seat.Orientation.UPRIGHT ? 0 : direction,
-        !(past && ends == Seat.EndRule.CUT));
+        told,
+        spot.point().plus(normal.times(shift)),
+        angle + Math.toRadians(added),
+        height * room.stretch(),
+        height,
+        advance,
+        -looks.advance(i) / looks.layoutScale(i) / 2,
+        looks.fill(i),
+        looks.of(Channel.OPACITY, i) / 100,
+        (spot.on() || ends() != Seat.EndRule.CUT) && !tooMuch(i));
   }
 
-  /** A closed contour that does not come round has ends at its seam: no wrapping there. */
-  private Contour.Station onContour(double d, double length) {
-    boolean atEnd = contour.closed() && ends != Seat.EndRule.WRAP && d >= length;
-    return contour.at(atEnd ? Math.nextDown(length) : Math.max(d, 0));
+  /** The value of a channel for one letter, which may lag behind the others. */
+  public double value(Channel c, int i) {
+    return looks.of(c, i);
   }
 
-  /**
-   * What turns the tangent at d into the mean direction over the advance round d, radians. Only
-   * sudden turns count: each is spread evenly over the advance as the letter passes it.
-   */
-  private double cornerTurn(double d, double advance) {
-    if (advance <= 0) {
-      return 0;
+  /** How far a letter stands off the track, px. */
+  public double shift(int i) {
+    return looks.of(Channel.BASELINE_SHIFT, i) + looks.profile(Profile.Of.SHIFT, i, 0);
+  }
+
+  /** Distance of the middle of a letter's advance, not yet brought round. */
+  public double distance(int i) {
+    if (middles == null) {
+      lay();
     }
-    double turn = 0;
-    for (Contour.Corner c : contour.corners()) {
-      if (c.distance() == 0 && ends != Seat.EndRule.WRAP) {
-        continue;
+    double d = room.ruler().distance(measuredTail() + shifted + middles[i]);
+    return d + looks.slip(i, room);
+  }
+
+  /** Where a letter that is bent has the point x px along its baseline from its middle. */
+  public Track.Spot bent(int i, double x) {
+    double m = measuredTail() + shifted + middles[i] + x;
+    return track.quickly(room.ruler().distance(m) + looks.slip(i, room));
+  }
+
+  /** Text that is cut to its room loses what goes beyond it. */
+  private boolean tooMuch(int i) {
+    return seat.overlong() == Seat.Overlong.CUT
+        && room.overfull()
+        && middles[i] + Math.abs(advances[i]) / 2 > room.length() + 1e-6;
+  }
+
+  private void lay() {
+    lay(null);
+    if (looks.alongPath()) {
+      double[] shares = new double[middles.length];
+      for (int i = 0; i < shares.length; i++) {
+        double d = track.told(room.ruler().distance(measuredTail() + middles[i]));
+        shares[i] = track.length() > 0 ? Math.min(Math.max(d / track.length(), 0), 1) : 0;
       }
-      double ahead = c.distance() - d;
-      if (contour.closed() && ends == Seat.EndRule.WRAP) {
-        ahead -= contour.length() * Math.rint(ahead / contour.length());
-      }
-      double share = 0.5 - Math.abs(ahead) / advance;
-      if (share > 0) {
-        turn += ahead > 0 ? c.turn() * share : -c.turn() * share;
+      lay(shares);
+    }
+    if (seat.leastGap() > 0 && seat.fit() == Seat.Fit.NATURAL) {
+      double grown = new Neighbours(this, middles, seat.leastGap()).spread();
+      shifted = -grown * anchorShare();
+    }
+  }
+
+  private void lay(double[] pathShares) {
+    int n = letters().size();
+    double[] nextMiddles = new double[n];
+    double[] nextAdvances = new double[n];
+    looks.along(pathShares);
+    double pen = 0;
+    for (int i = 0; i < n; i++) {
+      double a = looks.advance(i) * room.size() * room.stretch();
+      nextAdvances[i] = a;
+      nextMiddles[i] = pen + a / 2;
+      pen += a;
+      if (!room.byWords() || letters().get(i).isSpace()) {
+        pen += room.gap();
       }
     }
-    return turn;
+    middles = nextMiddles;
+    advances = nextAdvances;
+  }
+
+  /** How bold a letter is at its place: the value of an axis, in the face's units. */
+  public double axis(String tag, int i) {
+    return looks.axis(tag, i);
   }
 }

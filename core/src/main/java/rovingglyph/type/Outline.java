@@ -2,6 +2,7 @@ package rovingglyph.type;
 
 import java.util.ArrayList;
 import java.util.List;
+import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
@@ -18,6 +19,7 @@ public final class Outline {
   private final List<SubPath> subPaths;
   private final Rect bounds;
   private List<List<Point>> polygons;
+  private List<List<Point>> coarse;
 
   private Outline(String data, List<SubPath> subPaths) {
     this.data = data;
@@ -36,9 +38,18 @@ public final class Outline {
     return new Outline(data, SvgPath.parse(data).subPaths());
   }
 
+  /** From subpaths; those without segments are left out. */
+  public static Outline of(List<SubPath> subPaths) {
+    return new Outline(null, subPaths.stream().filter(p -> !p.segments().isEmpty()).toList());
+  }
+
   /** As SVG path data. */
   public String data() {
-    return data;
+    return data != null ? data : SvgPath.write(contours(), 3);
+  }
+
+  private List<Contour> contours() {
+    return subPaths.stream().map(p -> new Contour(p.segments(), p.closed())).toList();
   }
 
   public List<SubPath> subPaths() {
@@ -52,18 +63,30 @@ public final class Outline {
   /** The outline as closed polygons, at most 1e-5 units from it; made on first use. */
   public List<List<Point>> polygons() {
     if (polygons == null) {
-      List<List<Point>> all = new ArrayList<>();
-      for (SubPath p : subPaths) {
-        List<Point> polygon = new ArrayList<>();
-        polygon.add(p.segments().get(0).start());
-        for (Segment s : p.segments()) {
-          flatten(s, polygon, 1e-5 * Math.max(1, Math.max(bounds.width(), bounds.height())));
-        }
-        all.add(polygon);
-      }
-      polygons = all;
+      polygons = flattened(1e-5);
     }
     return polygons;
+  }
+
+  /** The same with few points, at most 0.004 units from it. */
+  public List<List<Point>> coarse() {
+    if (coarse == null) {
+      coarse = flattened(4e-3);
+    }
+    return coarse;
+  }
+
+  private List<List<Point>> flattened(double tolerance) {
+    List<List<Point>> all = new ArrayList<>();
+    for (SubPath p : subPaths) {
+      List<Point> polygon = new ArrayList<>();
+      polygon.add(p.segments().get(0).start());
+      for (Segment s : p.segments()) {
+        flatten(s, polygon, tolerance * Math.max(1, Math.max(bounds.width(), bounds.height())));
+      }
+      all.add(polygon);
+    }
+    return all;
   }
 
   private static void flatten(Segment s, List<Point> out, double tolerance) {

@@ -19,16 +19,23 @@ public final class ShapedRunCodec {
         glyphs.add(g.outline()).add(g.dx()).add(g.dy());
       }
       JsonObject one = new JsonObject();
-      one.add("text", c.text()).add("advance", c.advance()).add("glyphs", glyphs);
+      one.add("text", c.text())
+          .add("start", c.start())
+          .add("advance", c.advance())
+          .add("glyphs", glyphs);
       clusters.add(one.add("borrowed", c.borrowed()).add("missing", c.missing()));
     }
     JsonArray outlines = new JsonArray();
     run.outlines().forEach(o -> outlines.add(o.data()));
     return new JsonObject()
+        .add("text", run.text())
         .add("clusters", clusters)
         .add("outlines", outlines)
         .add("ascent", run.ascent())
-        .add("descent", run.descent());
+        .add("descent", run.descent())
+        .add("xHeight", run.xHeight())
+        .add("rightToLeft", run.rightToLeft())
+        .add("faceMissing", run.faceMissing());
   }
 
   /** Reads what {@link #write} wrote; anything else fails with a RuntimeException. */
@@ -50,11 +57,20 @@ public final class ShapedRunCodec {
       clusters.add(
           new Cluster(
               c.getString("text", ""),
+              c.getInt("start", 0),
               c.getDouble("advance", 0),
               glyphs,
               c.getString("borrowed", ""),
               c.getBoolean("missing", false)));
     }
-    return new ShapedRun(clusters, outlines, o.getDouble("ascent", 0), o.getDouble("descent", 0));
+    return new ShapedRun(
+        o.getString("text", ""),
+        clusters,
+        outlines,
+        o.getDouble("ascent", 0),
+        o.getDouble("descent", 0),
+        o.getDouble("xHeight", 0.5),
+        o.getBoolean("rightToLeft", false),
+        o.getBoolean("faceMissing", false));
   }
 }

@@ -9,9 +9,11 @@ import rovingglyph.frame.PreparedPicture;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
+import rovingglyph.scene.Channel;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
+import rovingglyph.seat.Seating;
 
 /**
  * Writes a prepared scene as one SVG document that plays by itself and repeats. Where the motion of
@@ -55,7 +57,7 @@ public final class AnimatedSvg {
       if (l != null) {
         lettering(name, l);
       } else if (p != null) {
-        picture(name, p.picture());
+        picture(name, p);
       }
     }
     return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 "
@@ -77,41 +79,76 @@ public final class AnimatedSvg {
 
   private void lettering(String name, PreparedLettering l) {
     List<String> animations = new ArrayList<>();
-    String turn =
-        l.seats().path().moves()
-            ? ""
-            : turn(name, l.lettering().rotation(), l.centre(l.values(0)), animations);
-    String fade = fade(name, l.lettering().opacity(), animations);
-    String open =
-        "<g class=\""
-            + name
-            + "\" fill=\""
-            + colour(l.lettering().fill())
-            + "\""
-            + style(turn, fade);
+    Movable rotation = l.lettering().movable(Channel.ROTATION);
+    Movable opacity = l.lettering().movable(Channel.OPACITY);
+    boolean turned = l.seats().path().moves() || rotation.stagger() != null;
+    boolean faded = opacity.stagger() != null;
+    String turn = turned ? "" : turn(name, rotation, l.centre(l.values(0)), animations);
+    String fade = faded ? "" : fade(name, opacity, animations);
+    int fill = (int) l.values(0).get(Channel.FILL);
     StringBuilder letters = new StringBuilder();
-    if (DrivenLetters.canSay(l)) {
-      new DrivenLetters(l, scene, motion, name).write(style, letters, animations);
-    } else {
-      new SampledLetters(l, scene, name).write(style, letters);
+    List<Seating> rows = l.rows(l.values(0));
+    boolean driven = DrivenLetters.canSay(l);
+    for (int i = 0; i < rows.size(); i++) {
+      String group = name + "-r" + i;
+      letters.append("<g class=\"" + group + "\">\n");
+      if (driven) {
+        DrivenLetters d = new DrivenLetters(l, rows.get(i), scene, motion, name, group);
+        if (i == 0) {
+          d.drive(style, animations);
+        }
+        d.write(style, letters);
+      } else {
+        new SampledLetters(l, scene, group, turned, faded).write(i, style, letters);
+      }
+      letters.append("</g>\n");
     }
     animate(name, animations);
-    body.append(open).append('>').append("\n").append(letters).append("</g>\n");
+    body.append("<g class=\"" + name + "\" fill=\"" + colour(fill) + "\"" + style(turn, fade));
+    body.append(">\n").append(letters).append("</g>\n");
   }
 
-  private void picture(String name, Picture p) {
+  private void picture(String name, PreparedPicture p) {
     List<String> animations = new ArrayList<>();
-    String turn = turn(name, p.rotation(), Point.ORIGIN, animations);
-    String fade = fade(name, p.opacity(), animations);
-    body.append("<g transform=\"translate(")
-        .append(Decimal.text(p.x(), 4) + " " + Decimal.text(p.y(), 4))
-        .append(")\"><g class=\"" + name + "\"" + style(turn, fade))
-        .append("><g transform=\"scale(" + Decimal.text(p.scale(), 6) + ")\">\n");
-    for (Picture.Part part : p.parts()) {
+    Picture picture = p.picture();
+    String fade = fade(name, picture.movable(Channel.OPACITY), animations);
+    String place = place(name, p, animations);
+    body.append("<g class=\"" + name + "\"" + style(place, fade) + ">\n");
+    for (Picture.Part part : picture.parts()) {
       body.append("<path fill=\"" + colour(part.fill()) + "\" d=\"" + part.data() + "\"/>\n");
     }
-    body.append("</g></g></g>\n");
+    body.append("</g>\n");
     animate(name, animations);
+  }
+
+  /** Where a picture stands: each of its values in a function of its own, so that each can move. */
+  private String place(String name, PreparedPicture p, List<String> animations) {
+    Movable rotation = p.picture().movable(Channel.ROTATION);
+    Movable scale = p.picture().movable(Channel.SCALE);
+    Movable x = p.picture().movable(Channel.X);
+    Movable y = p.picture().movable(Channel.Y);
+    String[] parts = {
+      "translate(calc("
+          + own(name + "-x", x, animations)
+          + "*1px),calc("
+          + own(name + "-y", y, animations)
+          + "*1px))",
+      " rotate(calc(" + own(name + "-turn", rotation, animations) + "*1deg))",
+      " scale(" + own(name + "-scale", scale, animations) + ")"
+    };
+    return "transform:" + String.join("", parts);
+  }
+
+  /** The number of a still value; a registered property, driven, of one that moves. */
+  private String own(String name, Movable m, List<String> animations) {
+    if (!m.moves()) {
+      return Decimal.text(m.still(), 6);
+    }
+    style.append("@property --" + name);
+    style.append("{syntax:\"<number>\";inherits:true;initial-value:0}\n");
+    style.append(motion.keyframes(name, m, v -> "--" + name + ":" + Decimal.text(v, 5)));
+    animations.add(name);
+    return "var(--" + name + ")";
   }
 
   private String turn(String name, Movable m, Point about, List<String> animations) {

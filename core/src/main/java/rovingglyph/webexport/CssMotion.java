@@ -2,6 +2,7 @@ package rovingglyph.webexport;
 
 import java.util.List;
 import java.util.function.DoubleFunction;
+import java.util.stream.Collectors;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.motion.CubicBezier;
 import rovingglyph.motion.Timeline;
@@ -21,8 +22,13 @@ final class CssMotion {
   /** The {@code @keyframes} rule; {@code declare} gives the declaration for a value. */
   String keyframes(String name, Movable m, DoubleFunction<String> declare) {
     StringBuilder out = new StringBuilder("@keyframes ").append(name).append('{');
-    List<Keyframe> keys = m.keyframes();
     double end = scene.length();
+    if (!inCss(m)) {
+      sampled(out, m, 0, declare);
+      stop(out, 1, declare.apply(Timeline.value(m, end)), null);
+      return out.append("}\n").toString();
+    }
+    List<Keyframe> keys = m.keyframes();
     if (keys.get(0).time() > 0) {
       stop(out, 0, declare.apply(keys.get(0).value()), null);
     }
@@ -31,7 +37,8 @@ final class CssMotion {
       Keyframe b = i + 1 < keys.size() ? keys.get(i + 1) : null;
       Easing easing = a.easing();
       if (b != null && b.time() > end && easing.kind() != Easing.Kind.HOLD) {
-        easing = CubicBezier.upTo(easing, (end - a.time()) / (b.time() - a.time()));
+        double part = (end - a.time()) / (b.time() - a.time());
+        easing = easing.isCurve() ? CubicBezier.upTo(easing, part) : null;
       }
       if (easing == null) {
         sampled(out, m, a.time(), declare);
@@ -41,6 +48,19 @@ final class CssMotion {
     }
     stop(out, 1, declare.apply(Timeline.value(m, end)), null);
     return out.append("}\n").toString();
+  }
+
+  /** Whether its motion is all in keyframes whose easings CSS knows. */
+  private static boolean inCss(Movable m) {
+    return m.keyed()
+        && m.onlyKeyed()
+        && m.keyframes().stream()
+            .map(Keyframe::easing)
+            .allMatch(
+                e ->
+                    e.numbers().isEmpty()
+                        || e.kind() == Easing.Kind.STEPS
+                        || e.kind() == Easing.Kind.LIST);
   }
 
   /** Frame by frame to the end of the scene, for a part that has no easing function of its own. */
@@ -60,16 +80,25 @@ final class CssMotion {
   }
 
   private static String timing(Easing e) {
-    return e.kind() == Easing.Kind.HOLD
-        ? "step-end"
-        : "cubic-bezier("
-            + Decimal.text(e.x1(), 6)
-            + ","
-            + Decimal.text(e.y1(), 6)
-            + ","
-            + Decimal.text(e.x2(), 6)
-            + ","
-            + Decimal.text(e.y2(), 6)
-            + ")";
+    if (e.kind() == Easing.Kind.HOLD) {
+      return "step-end";
+    }
+    if (e.kind() == Easing.Kind.STEPS) {
+      return "steps(" + e.numbers().get(0).intValue() + ")";
+    }
+    if (e.kind() == Easing.Kind.LIST) {
+      return "linear("
+          + e.numbers().stream().map(v -> Decimal.text(v, 6)).collect(Collectors.joining(","))
+          + ")";
+    }
+    return "cubic-bezier("
+        + Decimal.text(e.x1(), 6)
+        + ","
+        + Decimal.text(e.y1(), 6)
+        + ","
+        + Decimal.text(e.x2(), 6)
+        + ","
+        + Decimal.text(e.y2(), 6)
+        + ")";
   }
 }

@@ -11,8 +11,10 @@ import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
+import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.seat.Seating;
+import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 
 /**
@@ -31,55 +33,97 @@ final class DrivenLetters {
 
   private final PreparedLettering prepared;
   private final Lettering lettering;
-  private final Seating seating;
+  private final Seating row;
   private final Contour contour;
   private final Scene scene;
   private final CssMotion motion;
   private final String name;
+  private final String group;
   private final boolean open;
   private final double run;
+  private final boolean settled;
 
-  DrivenLetters(PreparedLettering prepared, Scene scene, CssMotion motion, String name) {
+  /**
+   * @param row at time 0
+   * @param name of the lettering, which owns the driving values
+   * @param group of the row
+   */
+  DrivenLetters(
+      PreparedLettering prepared,
+      Seating row,
+      Scene scene,
+      CssMotion motion,
+      String name,
+      String group) {
     this.prepared = prepared;
     this.lettering = prepared.lettering();
-    this.seating = prepared.seating(prepared.values(0));
-    this.contour = seating.contour();
+    this.row = row;
+    this.contour = row.contour();
     this.scene = scene;
     this.motion = motion;
     this.name = name;
-    this.open = !(contour.closed() && seating.ends() == Seat.EndRule.WRAP);
-    this.run = open && seating.ends() != Seat.EndRule.WRAP ? outrun() : 0;
+    this.group = group;
+    this.open = !row.track().round();
+    this.run = open && row.ends() != Seat.EndRule.WRAP ? outrun() : 0;
+    this.settled = settled(lettering);
+  }
+
+  /** Whether nothing but the offset moves letters along. */
+  private static boolean settled(Lettering l) {
+    return still(l, Channel.SIZE, Channel.START_MARGIN, Channel.END_MARGIN);
+  }
+
+  private static boolean still(Lettering l, Channel... channels) {
+    for (Channel c : channels) {
+      if (l.movable(c).moves()) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /**
    * CSS has no word for a letter that swings round a corner, nor for an upright letter that stands
-   * away from its path, nor for a path that moves.
+   * away from its path, nor for a path that moves, nor for letters that lag, change shape, or make
+   * room for each other.
    */
   static boolean canSay(PreparedLettering p) {
-    Movable shift = p.lettering().movable(Channel.BASELINE_SHIFT);
+    Lettering l = p.lettering();
+    Seat seat = l.seat();
+    Movable shift = l.movable(Channel.BASELINE_SHIFT);
     boolean onPath = !shift.moves() && shift.still() == 0;
-    boolean turns = p.lettering().seat().orientation() == Seat.Orientation.TURN;
-    Contour contour = p.seating(p.values(0)).contour();
+    boolean turns = seat.orientation() == Seat.Orientation.TURN;
+    boolean each = l.values().values().stream().allMatch(m -> m.stagger() == null);
+    boolean shapes = l.axes().values().stream().noneMatch(Movable::moves);
+    boolean loose = seat.fit() == Seat.Fit.NATURAL && seat.overlong() == Seat.Overlong.ON;
+    List<Seating> rows = p.rows(p.values(0));
     return !p.seats().path().moves()
-        && contour.corners().isEmpty()
-        && contour.length() > 0
-        && (turns || onPath);
+        && rows.stream().allMatch(r -> r.contour().corners().isEmpty() && r.track().length() > 0)
+        && (turns || onPath)
+        && seat.orientation() != Seat.Orientation.FIXED
+        && seat.method() == Seat.GlyphMethod.RIGID
+        && !seat.evenSpacing()
+        && seat.leastGap() == 0
+        && each
+        && shapes
+        && l.setting().profiles().isEmpty()
+        && l.setting().phrases().times() > 0
+        && (loose || (settled(l) && seat.overlong() != Seat.Overlong.CUT))
+        && still(l, Channel.TRACKING, Channel.WORD_SPACING, Channel.LETTER_TURN, Channel.FILL);
   }
 
   /** How far letters go past the ends, with room to spare: the path is made longer by that. */
   private double outrun() {
     double past = 0;
     for (int f = 0; f <= scene.frameCount(); f++) {
-      SeatValues v = prepared.values(scene.rate().timeOf(f));
-      double tail = seating.tail(v);
-      double head = tail + seating.total() * v.size();
-      past =
-          Math.max(past, Math.max(-Math.min(tail, head), Math.max(tail, head) - contour.length()));
+      Seating s = row.with(prepared.values(scene.rate().timeOf(f)));
+      past = Math.max(past, Math.max(-s.tail(), s.head() - contour.length()));
     }
     return past <= 0 ? 0 : Math.ceil(past * 1.1 + 100);
   }
 
-  void write(StringBuilder style, StringBuilder letters, List<String> animations) {
+  /** The driving values, once for all rows. */
+  void drive(StringBuilder style, List<String> animations) {
     for (Channel c : DRIVING) {
       Movable m = lettering.movable(c);
       if (m.moves()) {
@@ -92,62 +136,82 @@ final class DrivenLetters {
         animations.add(property.substring(2));
       }
     }
+  }
+
+  void write(StringBuilder style, StringBuilder letters) {
     boolean turns = lettering.seat().orientation() == Seat.Orientation.TURN;
     style
-        .append('.' + name + ">g{offset-path:path(\"")
+        .append('.' + group + ">g{offset-path:path(\"")
         .append(track())
         .append("\");offset-anchor:0 0;offset-rotate:" + (turns ? "auto" : "0deg") + "}\n");
-    for (int i = 0; i < prepared.run().clusters().size(); i++) {
-      letter(letters, i);
+    for (Placement p : row.place()) {
+      letter(letters, p);
     }
   }
 
-  private void letter(StringBuilder out, int i) {
-    Cluster c = prepared.run().clusters().get(i);
-    if (c.glyphs().stream().allMatch(g -> outline(g).isEmpty())) {
+  private void letter(StringBuilder out, Placement p) {
+    Letter letter = row.letters().get(p.letter());
+    List<Cluster.Glyph> inked =
+        letter.cluster().glyphs().stream().filter(g -> !outline(letter, g).isEmpty()).toList();
+    if (inked.isEmpty()) {
       return;
     }
-    String distance = distance(i);
-    out.append("<g style=\"offset-distance:").append(place(distance));
-    if (seating.ends() == Seat.EndRule.CUT) {
+    String distance = distance(p);
+    out.append("<g");
+    if (letter.fill() != null) {
+      out.append(" fill=\"").append(AnimatedSvg.colour(letter.fill())).append('"');
+    }
+    out.append(" style=\"offset-distance:").append(place(distance));
+    if (row.ends() == Seat.EndRule.CUT) {
       out.append(";opacity:calc(clamp(0,(" + distance + ")*1000 + 1,1)*clamp(0,(");
       out.append(number(contour.length()) + " - (" + distance + "))*1000 + 1,1))");
     }
-    out.append(
-        ";transform:translateY(calc(" + value(Channel.BASELINE_SHIFT, -1) + "*1px)) scale(calc(");
-    out.append(value(Channel.SIZE, 1) + "))\">");
-    for (Cluster.Glyph g : c.glyphs()) {
-      if (!outline(g).isEmpty()) {
-        out.append("<path transform=\"translate(");
-        out.append(number(g.dx() - seating.advance(i) / 2) + " " + number(g.dy()));
-        out.append(")\" d=\"" + outline(g) + "\"/>");
-      }
+    out.append(";transform:translateY(calc(" + value(Channel.BASELINE_SHIFT, -1) + "*1px))");
+    double turn = row.values().get(Channel.LETTER_TURN);
+    out.append(turn == 0 ? "" : " rotate(" + number(turn) + "deg)");
+    double size = row.values().size();
+    String across = value(Channel.SIZE, p.width() / size);
+    String up = value(Channel.SIZE, p.height() / size);
+    out.append(" scale(calc(" + across + ")");
+    out.append(up.equals(across) ? ")\">" : ",calc(" + up + "))\">");
+    for (Cluster.Glyph g : inked) {
+      out.append("<path transform=\"translate(");
+      out.append(number(g.dx() + p.back()) + " " + number(g.dy()));
+      out.append(")\" d=\"" + outline(letter, g) + "\"/>");
     }
     out.append("</g>\n");
   }
 
-  private String outline(Cluster.Glyph g) {
-    return prepared.run().outlines().get(g.outline()).data();
+  private static String outline(Letter letter, Cluster.Glyph g) {
+    return letter.run().outlines().get(g.outline()).data();
   }
 
-  /** The distance of a cluster along the path in px, as the inside of a calc(). */
-  private String distance(int i) {
-    double share = seating.anchorShare();
-    double ems = seating.middle(i) - share * seating.total();
-    if (lettering.seat().pin() != null) {
-      return number(seating.rest(prepared.values(0)))
-          + " + "
-          + value(Channel.PATH_OFFSET, 1)
-          + " + "
-          + value(Channel.SIZE, ems);
+  /** The distance of a letter along the path in px, as the inside of a calc(). */
+  private String distance(Placement p) {
+    SeatValues v = row.values();
+    double now = row.distance(p.letter());
+    if (settled) {
+      return number(now - v.pathOffset()) + " + " + value(Channel.PATH_OFFSET, 1);
     }
-    return number(contour.length() * share)
+    // Natural fit: linear in the margins and the size, the rest is the same at all times.
+    double share = row.anchorShare();
+    boolean pinned = lettering.seat().pin() != null;
+    double ems = (now - row.anchor()) / v.size();
+    double fixed =
+        row.anchor()
+            - v.pathOffset()
+            - (pinned ? 0 : v.startMargin() * (1 - share) - v.endMargin() * share);
+    String margins =
+        pinned
+            ? ""
+            : " + "
+                + value(Channel.START_MARGIN, 1 - share)
+                + " + "
+                + value(Channel.END_MARGIN, -share);
+    return number(fixed)
         + " + "
         + value(Channel.PATH_OFFSET, 1)
-        + " + "
-        + value(Channel.START_MARGIN, 1 - share)
-        + " + "
-        + value(Channel.END_MARGIN, -share)
+        + margins
         + " + "
         + value(Channel.SIZE, ems);
   }
@@ -157,7 +221,7 @@ final class DrivenLetters {
     if (!open) {
       return "calc((" + distance + ")*" + Decimal.text(100 / contour.length(), 9) + "%)";
     }
-    if (seating.ends() == Seat.EndRule.WRAP) {
+    if (row.ends() == Seat.EndRule.WRAP) {
       return "calc(mod(" + distance + "," + number(contour.length()) + ")*1px)";
     }
     return "calc((" + number(run) + " + " + distance + ")*1px)";

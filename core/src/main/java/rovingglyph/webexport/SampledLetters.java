@@ -1,77 +1,150 @@
 package rovingglyph.webexport;
 
+import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.frame.PreparedLettering;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Decimal;
+import rovingglyph.scene.Channel;
 import rovingglyph.scene.Scene;
+import rovingglyph.seat.Letters;
 import rovingglyph.seat.Placement;
-import rovingglyph.seat.SeatValues;
+import rovingglyph.seat.Seating;
+import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 
-/** Letters whose place is written out for every frame. */
+/**
+ * Letters whose place and look are written out for every frame. Outlines that change are animated
+ * path data (SMIL, calcMode discrete), all else is CSS.
+ */
 final class SampledLetters {
   private final PreparedLettering prepared;
   private final Scene scene;
   private final String name;
+  private final boolean turned;
+  private final boolean faded;
+  private final boolean coloured;
 
-  SampledLetters(PreparedLettering prepared, Scene scene, String name) {
+  /**
+   * @param turned whether the rotation is part of every place
+   * @param faded whether the opacity is part of every letter's look
+   */
+  SampledLetters(
+      PreparedLettering prepared, Scene scene, String name, boolean turned, boolean faded) {
     this.prepared = prepared;
     this.scene = scene;
     this.name = name;
+    this.turned = turned;
+    this.faded = faded;
+    this.coloured = prepared.lettering().movable(Channel.FILL).moves();
   }
 
-  void write(StringBuilder style, StringBuilder letters) {
+  /** One letter over all frames. */
+  private static final class Track {
+    private Letter letter;
+    private Placement first;
+    private final StringBuilder rule = new StringBuilder();
+    private String last = "";
+    private final List<String> shapes = new ArrayList<>();
+  }
+
+  /** Writes one row. */
+  void write(int row, StringBuilder style, StringBuilder letters) {
     int frames = scene.frameCount();
-    int clusters = prepared.run().clusters().size();
-    StringBuilder[] rules = new StringBuilder[clusters];
-    String[] last = new String[clusters];
+    List<Track> tracks = new ArrayList<>();
     for (int f = 0; f < frames; f++) {
-      SeatValues v = prepared.values(scene.rate().timeOf(f));
-      // About a centre that moves, the turn is part of every place.
-      List<Placement> places =
-          prepared.seats().path().moves() ? prepared.placements(v) : prepared.seating(v).place(v);
-      for (int i = 0; i < clusters; i++) {
-        String now = declaration(places.get(i), v.size());
-        if (!now.equals(last[i])) {
-          rules[i] = rules[i] == null ? new StringBuilder() : rules[i];
-          rules[i].append(Decimal.text(100.0 * f / frames, 5)).append("%{").append(now).append('}');
-          last[i] = now;
+      Seating s = prepared.rows(prepared.values(scene.rate().timeOf(f))).get(row);
+      List<Placement> places = turned ? prepared.placements(s) : s.place();
+      for (int i = 0; i < Math.max(places.size(), tracks.size()); i++) {
+        if (i == tracks.size()) {
+          tracks.add(new Track());
         }
+        put(tracks.get(i), f, s, i < places.size() ? places.get(i) : null);
       }
     }
-    for (int i = 0; i < clusters; i++) {
-      String rule = name + "-" + i;
-      style.append("@keyframes " + rule + "{" + rules[i] + "100%{" + last[i] + "}}\n");
-      letter(letters, i, rule);
+    for (int i = 0; i < tracks.size(); i++) {
+      if (tracks.get(i).letter != null) {
+        write(tracks.get(i), name + "-" + i, style, letters);
+      }
     }
   }
 
-  private void letter(StringBuilder out, int i, String rule) {
-    out.append("<g style=\"animation:" + rule + " ");
+  private void put(Track t, int f, Seating s, Placement p) {
+    boolean own = prepared.reshapes(s);
+    String shape = "";
+    if (p != null && !s.letters().get(p.letter()).isSpace()) {
+      t.letter = s.letters().get(p.letter());
+      t.first = t.first == null ? p : t.first;
+      shape = own && p.visible() ? prepared.shape(s, p, turned) : "";
+    }
+    if (own) {
+      while (t.shapes.size() < f) {
+        t.shapes.add("");
+      }
+      t.shapes.add(shape);
+    }
+    String now = p == null ? "visibility:hidden" : declaration(p, own);
+    if (!now.equals(t.last)) {
+      double share = 100.0 * f / scene.frameCount();
+      t.rule.append(Decimal.text(share, 5)).append("%{").append(now).append('}');
+      t.last = now;
+    }
+  }
+
+  private String declaration(Placement p, boolean own) {
+    StringBuilder out = new StringBuilder();
+    if (!own) {
+      Affine m = Letters.map(p);
+      out.append("transform:matrix(");
+      for (double v : new double[] {m.a(), m.b(), m.c(), m.d()}) {
+        out.append(Decimal.text(v, 5)).append(',');
+      }
+      out.append(Decimal.text(m.e(), 3)).append(',').append(Decimal.text(m.f(), 3)).append(");");
+    }
+    if (faded) {
+      out.append("opacity:").append(Decimal.text(p.alpha(), 4)).append(';');
+    }
+    if (coloured) {
+      out.append("fill:").append(AnimatedSvg.colour(p.fill())).append(';');
+    }
+    return out.append(p.visible() ? "visibility:visible" : "visibility:hidden").toString();
+  }
+
+  private void write(Track t, String rule, StringBuilder style, StringBuilder out) {
+    style.append("@keyframes " + rule + "{" + t.rule + "100%{" + t.last + "}}\n");
+    String fill =
+        t.letter.fill() == null ? "" : " fill=\"" + AnimatedSvg.colour(t.first.fill()) + "\"";
+    out.append("<g" + fill + " style=\"animation:" + rule + " ");
     out.append(Decimal.text(scene.length(), 6)).append("s step-end infinite\">");
-    for (Cluster.Glyph g : prepared.run().clusters().get(i).glyphs()) {
-      String d = prepared.run().outlines().get(g.outline()).data();
-      if (!d.isEmpty()) {
-        double x = g.dx() - prepared.seating(prepared.values(0)).advance(i) / 2;
-        out.append("<path transform=\"translate(" + Decimal.text(x, 5) + " ");
-        out.append(Decimal.text(g.dy(), 5) + ")\" d=\"" + d + "\"/>");
+    if (!t.shapes.isEmpty()) {
+      reshaped(t.shapes, out);
+    } else {
+      for (Cluster.Glyph g : t.letter.cluster().glyphs()) {
+        String d = t.letter.run().outlines().get(g.outline()).data();
+        if (!d.isEmpty()) {
+          out.append("<path transform=\"translate(");
+          out.append(Decimal.text(g.dx() + t.first.back(), 5) + " ");
+          out.append(Decimal.text(g.dy(), 5) + ")\" d=\"" + d + "\"/>");
+        }
       }
     }
     out.append("</g>\n");
   }
 
-  private static String declaration(Placement p, double size) {
-    String cos = Decimal.text(Math.cos(p.angle()) * size, 5);
-    double sin = Math.sin(p.angle()) * size;
-    return "transform:matrix("
-        + String.join(
-            ",",
-            cos,
-            Decimal.text(sin, 5),
-            Decimal.text(-sin, 5),
-            cos,
-            Decimal.text(p.at().x(), 3),
-            Decimal.text(p.at().y(), 3))
-        + (p.visible() ? ");visibility:visible" : ");visibility:hidden");
+  private void reshaped(List<String> shapes, StringBuilder out) {
+    String first = shapes.get(0);
+    out.append("<path d=\"" + first + "\"");
+    if (shapes.stream().allMatch(first::equals)) {
+      out.append("/>");
+      return;
+    }
+    // An empty path has no data to name: a point outside is as good.
+    out.append(
+        "><animate attributeName=\"d\" calcMode=\"discrete\" repeatCount=\"indefinite\" dur=\"");
+    out.append(Decimal.text(scene.length(), 6)).append("s\" values=\"");
+    for (int i = 0; i < shapes.size(); i++) {
+      out.append(i > 0 ? ";" : "").append(shapes.get(i).isEmpty() ? "M0 0" : shapes.get(i));
+    }
+    out.append("\"/></path>");
   }
 }

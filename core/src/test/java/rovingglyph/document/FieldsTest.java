@@ -85,21 +85,22 @@ class FieldsTest {
     Landing.Kind kind = fields("{\"a\":\"out-before\"}").choice("a", Landing.Kind.values(), null);
     assertThat(kind).isEqualTo(Landing.Kind.OUT_BEFORE);
     fields("{\"a\":\"OUT_BEFORE\"}").choice("a", Landing.Kind.values(), null);
-    assertThat(problems.get(0).allowed()).isEqualTo("out-before, out-after, at-rest, whole-laps");
+    assertThat(problems.get(0).allowed())
+        .isEqualTo("out-before, out-after, at-rest, centred, whole-laps");
   }
 
   @ParameterizedTest
   @ValueSource(
       strings = {"\"slow\"", "[0.1,0,0.5]", "[1.1,0,0,1]", "[0,0,-0.1,1]", "[0,\"a\",0,1]", "5"})
   void easingsOfTheWrongFormAreTold(String value) {
-    assertThat(MovableCodec.easing(fields("{\"easing\":" + value + "}"))).isEqualTo(Easing.STEADY);
+    assertThat(EasingCodec.read(fields("{\"easing\":" + value + "}"))).isEqualTo(Easing.STEADY);
     assertThat(problems).isNotEmpty();
     assertThat(problems.get(0).path()).startsWith("$.easing");
   }
 
   @Test
   void anOwnCurveMayGoBeyondItsEnds() {
-    assertThat(MovableCodec.easing(fields("{\"easing\":[0.3,-2,0.7,3]}")))
+    assertThat(EasingCodec.read(fields("{\"easing\":[0.3,-2,0.7,3]}")))
         .isEqualTo(Easing.own(0.3, -2, 0.7, 3));
     assertThat(problems).isEmpty();
   }

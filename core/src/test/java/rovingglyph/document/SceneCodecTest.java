@@ -47,14 +47,14 @@ class SceneCodecTest {
         """
         {"format":"roving-glyph-scene","version":1,"later":{"a":[1,2]},
          "paths":[{"id":"p","kind":"drawn","tag":1,"points":[{"x":0,"y":0,"note":"n"},{"x":9,"y":9}]}],
-         "letterings":[{"id":"l","path":"p","mood":"calm","seat":{"fit":"spread",
-           "pathOffset":{"sway":{"period":2},"keyframes":[{"time":0,"value":1,"why":"x"}]}}}],
+         "letterings":[{"id":"l","path":"p","mood":"calm","rows":{"glow":1},"seat":{"grip":"firm",
+           "pathOffset":{"sway":{"period":2,"echo":3},"keyframes":[{"time":0,"value":1,"why":"x"}]}}}],
          "pictures":[{"id":"k","parts":[{"d":"M0 0L1 1","fill":"#000000","rule":"z"}],"z":null}]}""";
     String again = SceneCodec.write(SceneCodec.read(json));
     assertThat(again)
         .contains("\"later\":{\"a\":[1,2]}", "\"tag\":1", "\"note\":\"n\"", "\"mood\":\"calm\"")
         .contains(
-            "\"fit\":\"spread\"", "\"sway\":{\"period\":2}", "\"why\":\"x\"", "\"rule\":\"z\"")
+            "\"grip\":\"firm\"", "\"echo\":3", "\"glow\":1", "\"why\":\"x\"", "\"rule\":\"z\"")
         .contains("\"z\":null");
   }
 

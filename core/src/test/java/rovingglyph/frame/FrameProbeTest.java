@@ -10,6 +10,7 @@ import static rovingglyph.TestScenes.prepare;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import rovingglyph.motion.LandingSolver;
+import rovingglyph.scene.Channel;
 import rovingglyph.seat.SeatValues;
 
 /** The quick answer must be the slow one, and what it promises must hold. */
@@ -37,10 +38,10 @@ class FrameProbeTest {
     FrameProbe probe = new FrameProbe(l, v, scene.area());
     for (double offset = -3000; offset <= 3000; offset += 17.3) {
       LandingSolver.Reading r = probe.read(offset);
-      assertThat(r.in()).isEqualTo(l.touches(v.withPathOffset(offset), scene.area()));
+      assertThat(r.in()).isEqualTo(l.touches(v.with(Channel.PATH_OFFSET, offset), scene.area()));
       for (int way : new int[] {-1, 1}) {
         double edge = offset + way * Math.min(r.sureFor(), 4000);
-        assertThat(l.touches(v.withPathOffset(edge), scene.area())).isEqualTo(r.in());
+        assertThat(l.touches(v.with(Channel.PATH_OFFSET, edge), scene.area())).isEqualTo(r.in());
       }
     }
   }

@@ -25,7 +25,7 @@ class HandlesTest {
 
   private static Point puck(String path, String seat) {
     PreparedLettering l = lettering(path, seat);
-    return new Handles(l, 0).puck(l.values(0)).point();
+    return new Handles(l, l.values(0)).puck().point();
   }
 
   @ParameterizedTest
@@ -58,11 +58,11 @@ class HandlesTest {
           List.of("", "\"align\":\"middle\"", "\"side\":\"right\",\"endMargin\":20")) {
         PreparedLettering l = lettering(path, seat);
         SeatValues v = l.values(0);
-        Handles h = new Handles(l, 0);
+        Handles h = new Handles(l, v);
         for (double d = 20; d < 780; d += 61) {
           Point target = l.seating(l.values(0)).contour().at(d).point();
-          double offset = h.drag(v, target, false).pathOffset();
-          Point there = h.puck(v.withPathOffset(offset)).point();
+          double offset = h.drag(target, false).pathOffset();
+          Point there = new Handles(l, v.with(Channel.PATH_OFFSET, offset)).puck().point();
           assertThat(there.distance(target)).isLessThan(1e-4);
         }
       }
@@ -72,18 +72,17 @@ class HandlesTest {
   @Test
   void theStopsStandAtTheMarginsAlsoOnTheOtherSide() {
     PreparedLettering l = lettering(LINE, "\"startMargin\":30,\"endMargin\":50,\"side\":\"right\"");
-    Handles h = new Handles(l, 0);
-    SeatValues v = l.values(0);
-    assertThat(h.startStop(v).point().x()).isCloseTo(870, within(1e-6));
-    assertThat(h.endStop(v).point().x()).isCloseTo(150, within(1e-6));
-    assertThat(Math.abs(h.startStop(v).angle())).isCloseTo(Math.PI, within(1e-9));
+    Handles h = new Handles(l, l.values(0));
+    assertThat(h.startStop().point().x()).isCloseTo(870, within(1e-6));
+    assertThat(h.endStop().point().x()).isCloseTo(150, within(1e-6));
+    assertThat(Math.abs(h.startStop().angle())).isCloseTo(Math.PI, within(1e-9));
   }
 
   @Test
   void draggedStopsGiveTheirMargins() {
     for (String path : List.of(LINE, CIRCLE)) {
       PreparedLettering l = lettering(path, "");
-      Handles h = new Handles(l, 0);
+      Handles h = new Handles(l, l.values(0));
       double length = l.seating(l.values(0)).contour().length();
       for (double d = 10; d < length; d += length / 7) {
         Point p = l.seating(l.values(0)).contour().at(d).point();
@@ -97,15 +96,11 @@ class HandlesTest {
   void theShiftFollowsAcrossOnBothSidesOfACircle() {
     PreparedLettering outside = lettering(CIRCLE, "");
     assertThat(
-            new Handles(outside, 0)
-                .drag(outside.values(0), new Point(500, 260), true)
-                .baselineShift())
+            new Handles(outside, outside.values(0)).drag(new Point(500, 260), true).baselineShift())
         .isCloseTo(40, within(1e-6));
     PreparedLettering inside = lettering(CIRCLE, "\"side\":\"right\"");
     assertThat(
-            new Handles(inside, 0)
-                .drag(inside.values(0), new Point(500, 340), true)
-                .baselineShift())
+            new Handles(inside, inside.values(0)).drag(new Point(500, 340), true).baselineShift())
         .isCloseTo(40, within(1e-6));
   }
 

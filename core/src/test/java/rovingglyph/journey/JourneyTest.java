@@ -16,7 +16,6 @@ import rovingglyph.proof.Finding;
 import rovingglyph.proof.Proof;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Seat;
-import rovingglyph.seat.SeatValues;
 
 class JourneyTest {
   private static final String GO =
@@ -42,27 +41,27 @@ class JourneyTest {
   @Test
   void thePuckFollowsThePointerAlongAcrossAndToTheOtherSide() {
     PreparedLettering l = prepare(document(LINE, "ab", "", "")).letterings().get("l");
-    SeatValues v = l.values(0);
-    Handles h = new Handles(l, 0);
-    assertThat(h.drag(v, new Point(300, 490), false).pathOffset()).isCloseTo(200, within(1e-5));
-    assertThat(h.drag(v, new Point(300, 460), true).baselineShift()).isCloseTo(40, within(1e-6));
-    Handles.PuckValues across = h.drag(v, new Point(300, 640), true);
+    Handles h = new Handles(l, l.values(0));
+    assertThat(h.drag(new Point(300, 490), false).pathOffset()).isCloseTo(200, within(1e-5));
+    assertThat(h.drag(new Point(300, 460), true).baselineShift()).isCloseTo(40, within(1e-6));
+    Handles.PuckValues across = h.drag(new Point(300, 640), true);
     assertThat(across.side()).isEqualTo(Seat.Side.RIGHT);
     assertThat(across.pathOffset()).isCloseTo(600, within(1e-4));
-    assertThat(h.drag(v, new Point(50, 500), false).pathOffset()).isCloseTo(-50, within(1e-6));
+    assertThat(h.drag(new Point(50, 500), false).pathOffset()).isCloseTo(-50, within(1e-6));
   }
 
   @Test
   void onAClosedPathThePuckStaysInItsLap() {
     PreparedLettering l =
         prepare(document(CIRCLE, "ab", "\"pathOffset\":1250", "")).letterings().get("l");
-    double offset = new Handles(l, 0).drag(l.values(0), new Point(520, 300), false).pathOffset();
+    double offset = new Handles(l, l.values(0)).drag(new Point(520, 300), false).pathOffset();
     assertThat(offset).isBetween(1256.0, 1290.0);
   }
 
   @Test
   void marginStopsStayOnThePath() {
-    Handles h = new Handles(prepare(document(LINE, "ab", "", "")).letterings().get("l"), 0);
+    PreparedLettering l = prepare(document(LINE, "ab", "", "")).letterings().get("l");
+    Handles h = new Handles(l, l.values(0));
     assertThat(h.startMargin(new Point(250, 520))).isCloseTo(150, within(1e-5));
     assertThat(h.endMargin(new Point(250, 520))).isCloseTo(650, within(1e-5));
     assertThat(h.startMargin(new Point(-400, 520))).isZero();

@@ -25,7 +25,8 @@ class LandingSolverTest {
                 in |= offset >= inside[i] && offset <= inside[i + 1];
               }
               return new Reading(in, 0);
-            });
+            },
+        (time, near) -> near + 1);
   }
 
   private static Keyframe key(double time, double value, Landing.Kind kind) {
@@ -108,7 +109,8 @@ class LandingSolverTest {
                   asked[0]++;
                   double depth = 20_000 - Math.abs(offset);
                   return new Reading(depth >= 0, Math.max(0, Math.abs(depth) - 1));
-                });
+                },
+            (time, near) -> near);
     List<Double> v = solve(solver, key(0, 0, Landing.Kind.OUT_BEFORE), key(1, 0, null));
     assertThat(v.get(0)).isCloseTo(-20_000, within(0.01));
     assertThat(asked[0]).isLessThan(40);

@@ -61,7 +61,8 @@ class LandingTest {
       double inward = t == 0 ? 0.01 : -0.01;
       double offset = l.values(t).pathOffset();
       assertThat(l.touches(l.values(t), scene.area())).isFalse();
-      assertThat(l.touches(l.values(t).withPathOffset(offset + inward), scene.area())).isTrue();
+      assertThat(l.touches(l.values(t).with(Channel.PATH_OFFSET, offset + inward), scene.area()))
+          .isTrue();
     }
   }
 

@@ -24,13 +24,17 @@ class ProofTest {
   void charactersFromTheFallbackAndMissingOnesAreNamed() {
     ShapedRun run =
         new ShapedRun(
+            "a\u2693\u6F22",
             List.of(
-                new Cluster("a", 0.5, List.of(), "", false),
-                new Cluster("\u2693", 0.5, List.of(), "DejaVu Sans", false),
-                new Cluster("\u6F22", 0.5, List.of(), "DejaVu Sans", true)),
+                new Cluster("a", 0, 0.5, List.of(), "", false),
+                new Cluster("\u2693", 1, 0.5, List.of(), "DejaVu Sans", false),
+                new Cluster("\u6F22", 2, 0.5, List.of(), "DejaVu Sans", true)),
             List.of(Outline.of("")),
             0.8,
-            0.2);
+            0.2,
+            0.5,
+            false,
+            false);
     List<String> found =
         Proof.of(
                 Preparation.prepare(

@@ -14,6 +14,7 @@ import rovingglyph.TestScenes;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.scene.Channel;
 
 /** The rules of seating, on an 800 px line from (100, 500), with letters of 50 px advance. */
 class SeatingTest {
@@ -53,11 +54,11 @@ class SeatingTest {
 
   @Test
   void trackingWidensEveryAdvance() {
-    List<Placement> places =
+    PreparedLettering l =
         TestScenes.prepare(TestScenes.document(LINE, "ab", "", "\"tracking\":0.1"))
             .letterings()
-            .get("l")
-            .placements(new SeatValues(0, 0, 0, 0, 0, 100, 100, 0));
+            .get("l");
+    List<Placement> places = l.placements(l.values(0));
     assertThat(places.get(0).distance()).isEqualTo(30, EXACT);
     assertThat(places.get(1).distance()).isEqualTo(90, EXACT);
   }
@@ -134,7 +135,7 @@ class SeatingTest {
   void rotationTurnsAboutTheCentreOfThePath() {
     PreparedLettering l = lettering(CIRCLE, "ab", "");
     SeatValues still = l.values(0);
-    SeatValues turned = new SeatValues(0, 0, 0, 0, 0, 100, 100, 90);
+    SeatValues turned = still.with(Channel.ROTATION, 90);
     Placement a = l.placements(still).get(1);
     Placement b = l.placements(turned).get(1);
     Point expected = Affine.rotate(Math.PI / 2, new Point(500, 500)).apply(a.at());

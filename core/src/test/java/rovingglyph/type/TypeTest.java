@@ -12,16 +12,16 @@ import rovingglyph.geometry.Point;
 class TypeTest {
   @Test
   void equalRequestsHaveOneKeyAndOthersAnother() {
-    RunRequest a = new RunRequest("f", Map.of("wght", 400.0, "opsz", 9.0), "text", true);
-    assertThat(new RunRequest("f", Map.of("opsz", 9.0, "wght", 400.0), "text", true).key())
+    RunRequest a = RunRequest.plain("f", Map.of("wght", 400.0, "opsz", 9.0), "text", true);
+    assertThat(RunRequest.plain("f", Map.of("opsz", 9.0, "wght", 400.0), "text", true).key())
         .isEqualTo(a.key());
     assertThat(
             List.of(
-                new RunRequest("g", a.axes(), "text", true).key(),
-                new RunRequest("f", Map.of("wght", 400.0), "text", true).key(),
-                new RunRequest("f", Map.of("wght", 401.0, "opsz", 9.0), "text", true).key(),
-                new RunRequest("f", a.axes(), "texts", true).key(),
-                new RunRequest("f", a.axes(), "text", false).key()))
+                RunRequest.plain("g", a.axes(), "text", true).key(),
+                RunRequest.plain("f", Map.of("wght", 400.0), "text", true).key(),
+                RunRequest.plain("f", Map.of("wght", 401.0, "opsz", 9.0), "text", true).key(),
+                RunRequest.plain("f", a.axes(), "texts", true).key(),
+                RunRequest.plain("f", a.axes(), "text", false).key()))
         .doesNotHaveDuplicates()
         .doesNotContain(a.key());
   }
@@ -48,16 +48,22 @@ class TypeTest {
   void aShapedRunIsReadAsItWasWritten() {
     ShapedRun run =
         new ShapedRun(
+            "fi ",
             List.of(
-                new Cluster("fi", 0.51, List.of(new Cluster.Glyph(0, 0.1, -0.2)), "", false),
-                new Cluster(" ", 0.25, List.of(), "DejaVu Sans", true)),
+                new Cluster("fi", 0, 0.51, List.of(new Cluster.Glyph(0, 0.1, -0.2)), "", false),
+                new Cluster(" ", 2, 0.25, List.of(), "DejaVu Sans", true)),
             List.of(Outline.of("M0 0L1 1")),
             0.9,
-            0.3);
+            0.3,
+            0.48,
+            true,
+            false);
     ShapedRun back = ShapedRunCodec.read(ShapedRunCodec.write(run).toString());
     assertThat(back.clusters()).isEqualTo(run.clusters());
     assertThat(back.outlines().get(0).data()).isEqualTo("M0 0L1 1");
-    assertThat(back.ascent()).isEqualTo(0.9);
+    assertThat(back)
+        .isEqualTo(
+            new ShapedRun("fi ", run.clusters(), back.outlines(), 0.9, 0.3, 0.48, true, false));
     assertThatThrownBy(() -> ShapedRunCodec.read("{}")).isInstanceOf(RuntimeException.class);
   }
 }

@@ -17,6 +17,7 @@ import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
+import rovingglyph.seat.Seating;
 import rovingglyph.server.TestServer;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
@@ -86,8 +87,9 @@ class OracleTest {
             .formatted(c.path, text, c.face, axes, c.side, c.align, c.offset);
     PreparedScene scene = Preparation.prepare(SceneCodec.read(document), SHAPER);
     PreparedLettering l = scene.letterings().get("l");
-    Contour contour = l.seating(l.values(0)).contour();
     SeatValues v = l.values(0);
+    Seating seating = l.seating(v);
+    Contour contour = seating.contour();
     List<List<Number>> chromium =
         (List<List<Number>>)
             page.evaluate(
@@ -123,7 +125,7 @@ class OracleTest {
                     "anchor",
                     c.align,
                     "offset",
-                    l.seating(l.values(0)).anchor(v),
+                    seating.anchor(),
                     "variations",
                     c.face.equals("fraunces")
                         ? "'wght' 500, 'opsz' 60, 'SOFT' 0, 'WONK' 0"
@@ -134,18 +136,11 @@ class OracleTest {
     for (int i = 0; i < places.size(); i++) {
       Placement p = places.get(i);
       // Chromium reports no place for letters off the end of the path.
-      if (contour.closed()
-          && (l.seating(l.values(0)).tail(v) < 0
-              || l.seating(l.values(0)).tail(v) + l.seating(l.values(0)).total() * 1024
-                  > contour.length())) {
-        double raw = l.seating(l.values(0)).tail(v) + l.seating(l.values(0)).middle(i) * 1024;
-        if (raw < 0 || raw > contour.length()) {
-          continue;
-        }
-      } else if (p.distance() < 0 || p.distance() > contour.length()) {
+      double raw = seating.distance(i);
+      if (raw < 0 || raw > contour.length()) {
         continue;
       }
-      double half = l.seating(l.values(0)).advance(i) * v.size() / 2;
+      double half = p.advance() / 2;
       double x = p.at().x() - Math.cos(p.angle()) * half;
       double y = p.at().y() - Math.sin(p.angle()) * half;
       List<Number> there = chromium.get(i);

@@ -116,8 +116,9 @@ class ParityTest {
   private static Map<String, String> runs(Scene scene) {
     Map<String, String> runs = new LinkedHashMap<>();
     for (Lettering l : scene.letterings()) {
-      RunRequest r = Preparation.request(l);
-      runs.put(r.key(), ShapedRunCodec.write(SHAPER.run(r)).toString());
+      for (RunRequest r : Preparation.requests(l)) {
+        runs.put(r.key(), ShapedRunCodec.write(SHAPER.run(r)).toString());
+      }
     }
     return runs;
   }

@@ -20,7 +20,7 @@ import rovingglyph.render.SceneFiles;
 import rovingglyph.render.VideoWriter;
 import rovingglyph.scene.Lettering;
 import rovingglyph.seat.Placement;
-import rovingglyph.seat.SeatValues;
+import rovingglyph.seat.Seating;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
 import rovingglyph.type.Cluster;
@@ -154,17 +154,18 @@ public final class CommandLine {
     }
     PreparedScene scene = prepare(file);
     for (PreparedLettering l : scene.letterings().values()) {
-      SeatValues v = l.values(at);
-      for (Placement p : l.placements(v)) {
-        Cluster c = l.run().clusters().get(p.cluster());
-        for (int g = 0; g < c.glyphs().size(); g++) {
-          out.println(glyph(l.lettering(), c, p));
+      for (Seating row : l.rows(l.values(at))) {
+        for (Placement p : l.placements(row)) {
+          Cluster c = row.letters().get(p.letter()).cluster();
+          for (int g = 0; g < c.glyphs().size(); g++) {
+            out.println(glyph(l.lettering(), c, p, p.height() / row.values().size()));
+          }
         }
       }
     }
   }
 
-  private static JsonObject glyph(Lettering l, Cluster c, Placement p) {
+  private static JsonObject glyph(Lettering l, Cluster c, Placement p, double scale) {
     double degrees = Math.toDegrees(p.angle());
     return new JsonObject()
         .add("lettering", l.id())
@@ -172,7 +173,7 @@ public final class CommandLine {
         .add("x", p.at().x())
         .add("y", p.at().y())
         .add("angle", Math.IEEEremainder(degrees, 360))
-        .add("scale", 1)
+        .add("scale", scale)
         .add("distance", p.distance())
         .add("visible", p.visible());
   }

@@ -81,6 +81,11 @@ public class ProjectStore {
                 + " order by place")
         .params(copy.id(), id)
         .update();
+    jdbc.sql(
+            "insert into project_typeface (project_id, typeface_id)"
+                + " select ?, typeface_id from project_typeface where project_id = ?")
+        .params(copy.id(), id)
+        .update();
     return copy;
   }
 

@@ -57,13 +57,35 @@ public final class FramePainter {
       int count = (int) n[i + 2];
       i += Frame.HEAD;
       Path2D area = new Path2D.Double(Path2D.WIND_NON_ZERO);
-      for (int k = 0; k < count; k++, i += Frame.STRIDE) {
-        AffineTransform map =
-            new AffineTransform(n[i + 1], n[i + 2], n[i + 3], n[i + 4], n[i + 5], n[i + 6]);
-        area.append(shapes.get((int) n[i]).getPathIterator(map), false);
+      for (int k = 0; k < count; k++) {
+        if (n[i] == Frame.OWN) {
+          int end = i + 2 + (int) n[i + 1];
+          own(area, n, i + 2, end);
+          i = end;
+        } else {
+          AffineTransform map =
+              new AffineTransform(n[i + 1], n[i + 2], n[i + 3], n[i + 4], n[i + 5], n[i + 6]);
+          area.append(shapes.get((int) n[i]).getPathIterator(map), false);
+          i += Frame.STRIDE;
+        }
       }
       g.setColor(new Color(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255, alpha));
       g.fill(area);
+    }
+  }
+
+  /** An outline of this frame alone, from its numbers. */
+  private static void own(Path2D area, double[] n, int from, int to) {
+    for (int i = from; i < to; ) {
+      switch ((int) n[i]) {
+        case Frame.MOVE -> area.moveTo(n[i + 1], n[i + 2]);
+        case Frame.LINE -> area.lineTo(n[i + 1], n[i + 2]);
+        case Frame.QUADRATIC -> area.quadTo(n[i + 1], n[i + 2], n[i + 3], n[i + 4]);
+        case Frame.CUBIC ->
+            area.curveTo(n[i + 1], n[i + 2], n[i + 3], n[i + 4], n[i + 5], n[i + 6]);
+        default -> area.closePath();
+      }
+      i += 1 + Frame.numbersOf((int) n[i]);
     }
   }
 

@@ -26,6 +26,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class OwnHostFilter extends OncePerRequestFilter {
   private static final long LARGEST_BODY = 16_000_000;
 
+  /** A font may be larger; the reason for refusing one that is too large is told in full. */
+  private static final long LARGEST_FONT = 40_000_000;
+
   private final Set<String> own = new HashSet<>(Set.of("127.0.0.1", "localhost", "[::1]"));
 
   OwnHostFilter(@Value("${roving.hosts:}") String further) {
@@ -44,8 +47,8 @@ class OwnHostFilter extends OncePerRequestFilter {
     int port = request.getLocalPort();
     if (!isOwn(host, port) || (origin != null && !isOwnOrigin(origin, port))) {
       refuse(response, 403, "This server answers only to its own address");
-    } else if (request.getContentLengthLong() > LARGEST_BODY) {
-      refuse(response, 413, "The request is larger than " + LARGEST_BODY + " bytes");
+    } else if (request.getContentLengthLong() > largest(request)) {
+      refuse(response, 413, "The request is larger than " + largest(request) + " bytes");
     } else if (request.getContentLengthLong() < 0
         && request.getHeader("Transfer-Encoding") != null) {
       refuse(response, 411, "The request must tell its length");
@@ -84,5 +87,9 @@ class OwnHostFilter extends OncePerRequestFilter {
     response
         .getWriter()
         .write("{\"title\":\"Refused\",\"status\":" + status + ",\"detail\":\"" + detail + "\"}");
+  }
+
+  private static long largest(HttpServletRequest request) {
+    return request.getRequestURI().endsWith("/faces") ? LARGEST_FONT : LARGEST_BODY;
   }
 }

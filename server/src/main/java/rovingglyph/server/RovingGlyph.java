@@ -4,6 +4,7 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
 import rovingglyph.shaping.FaceCatalogue;
+import rovingglyph.shaping.FaceSource;
 import rovingglyph.shaping.Shaper;
 
 /** Starts the server. */
@@ -19,7 +20,7 @@ public class RovingGlyph {
   }
 
   @Bean
-  Shaper shaper(FaceCatalogue faces) {
+  Shaper shaper(FaceSource faces) {
     return new Shaper(faces);
   }
 }

@@ -17,7 +17,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 
 /** The shipped typefaces, and those of a folder for the command line. */
-public final class FaceCatalogue {
+public final class FaceCatalogue implements FaceSource {
   /** Characters that a face lacks are drawn in this one. */
   public static final String FALLBACK = "dejavu-sans";
 
@@ -41,30 +41,48 @@ public final class FaceCatalogue {
                 x.getDouble("greatest", 0),
                 x.getDouble("start", 0)));
       }
+      byte[] data = resource(o.getString("file", ""));
       c.add(
           new Face(
               o.getString("id", ""),
               o.getString("name", ""),
               o.getString("character", ""),
               List.copyOf(axes),
-              resource(o.getString("file", ""))));
+              SfntFacts.of(data),
+              data));
     }
     return c;
   }
 
-  /** Adds every .ttf and .otf of a folder under its file name without the ending. */
+  /**
+   * Adds every .ttf, .otf, .woff and .woff2 of a folder under its file name without the ending.
+   *
+   * @throws IOException also for a font that cannot be used, with its name and the reason
+   */
   public FaceCatalogue with(Path folder) throws IOException {
     try (Stream<Path> files = Files.list(folder)) {
       for (Path p : files.sorted().toList()) {
         String name = p.getFileName().toString();
         String lower = name.toLowerCase(Locale.ROOT);
-        if (lower.endsWith(".ttf") || lower.endsWith(".otf")) {
-          String id = name.substring(0, name.length() - 4);
-          add(new Face(id, id, "", List.of(), Files.readAllBytes(p)));
+        if (lower.matches(".*\\.(ttf|otf|woff2?)")) {
+          String id = name.substring(0, name.lastIndexOf('.'));
+          try {
+            add(of(id, FontFile.read(Files.readAllBytes(p))));
+          } catch (FontFile.Unusable e) {
+            throw new IOException(name + ": " + e.getMessage(), e);
+          }
         }
       }
     }
     return this;
+  }
+
+  /** A face from a plain OpenType file, as it tells of itself. */
+  public static Face of(String id, byte[] data) {
+    Face.Facts facts = SfntFacts.of(data);
+    String name = (facts.family() + " " + facts.style()).strip();
+    String character = facts.ownAxes().isEmpty() ? "" : "variable";
+    return new Face(id, name.isEmpty() ? id : name, character, facts.ownAxes(), facts, data);
   }
 
   private void add(Face f) {
@@ -75,11 +93,12 @@ public final class FaceCatalogue {
     return List.copyOf(faces.values());
   }
 
-  /** Null if there is none with this id. */
+  @Override
   public Face find(String id) {
     return faces.get(id);
   }
 
+  @Override
   public Face fallback() {
     return faces.get(FALLBACK);
   }

@@ -13,31 +13,42 @@ import org.lwjgl.util.harfbuzz.hb_variation_t;
 import rovingglyph.type.Outline;
 
 /**
- * A face at given axes, held by HarfBuzz for the life of the process. HarfBuzz counts in 1/64 font
- * units here, so that the advances of variable faces are not rounded to whole units.
+ * A face at given axes, held by HarfBuzz until it is closed. HarfBuzz counts in 1/64 font units
+ * here, so that the advances of variable faces are not rounded to whole units.
  */
 final class FontInstance {
   private static final int FINE = 64;
 
   private final Face face;
   private final long font;
+  private Double xHeight;
   private final double unit;
   private final Map<Integer, Outline> outlines = new HashMap<>();
 
-  FontInstance(Face face, Map<String, Double> axes) {
+  /**
+   * @param file from {@link #file}; the instance keeps it alive by itself
+   */
+  FontInstance(Face face, long file, Map<String, Double> axes) {
     this.face = face;
-    // HarfBuzz reads the bytes as long as the font lives, so they stay outside the Java heap.
-    ByteBuffer bytes = MemoryUtil.memAlloc(face.data().length).put(face.data()).flip();
-    long blob = hb_blob_create(bytes, HB_MEMORY_MODE_READONLY, 0, null);
-    long hbFace = hb_face_create(blob, 0);
-    hb_blob_destroy(blob);
-    int unitsPerEm = hb_face_get_upem(hbFace);
-    font = hb_font_create(hbFace);
-    hb_face_destroy(hbFace);
+    int unitsPerEm = hb_face_get_upem(file);
+    font = hb_font_create(file);
     hb_font_set_scale(font, unitsPerEm * FINE, unitsPerEm * FINE);
     unit = 1.0 / (unitsPerEm * FINE);
     if (!face.axes().isEmpty()) {
       set(axes);
+    }
+  }
+
+  /** HarfBuzz's own copy of a font file, to be given back by {@code hb_face_destroy}. */
+  static long file(Face face) {
+    ByteBuffer bytes = MemoryUtil.memAlloc(face.data().length).put(face.data()).flip();
+    try {
+      long blob = hb_blob_create(bytes, HB_MEMORY_MODE_DUPLICATE, 0, null);
+      long file = hb_face_create(blob, 0);
+      hb_blob_destroy(blob);
+      return file;
+    } finally {
+      MemoryUtil.memFree(bytes);
     }
   }
 
@@ -52,6 +63,11 @@ final class FontInstance {
       }
       hb_font_set_variations(font, all);
     }
+  }
+
+  /** Gives its memory back; it must not be used after that. */
+  void close() {
+    hb_font_destroy(font);
   }
 
   Face face() {
@@ -86,6 +102,19 @@ final class FontInstance {
       hb_font_extents_t e = hb_font_extents_t.malloc(stack);
       return hb_font_get_h_extents(font, e) ? -e.descender() * unit : 0.2;
     }
+  }
+
+  /** Height of a letter x, em; half an em where the face has none. */
+  double xHeight() {
+    if (xHeight == null) {
+      try (MemoryStack stack = MemoryStack.stackPush()) {
+        IntBuffer glyph = stack.mallocInt(1);
+        boolean has = hb_font_get_nominal_glyph(font, 'x', glyph);
+        xHeight = has ? -outline(glyph.get(0)).bounds().top() : 0.5;
+        xHeight = xHeight > 0.05 && xHeight < 2 ? xHeight : 0.5;
+      }
+    }
+    return xHeight;
   }
 
   Outline outline(int glyph) {

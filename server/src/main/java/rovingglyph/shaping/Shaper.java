@@ -23,8 +23,32 @@ import rovingglyph.type.TypeSource;
 public final class Shaper implements TypeSource {
   private static final int KEPT_RUNS = 500;
 
-  private final FaceCatalogue faces;
-  private final Map<String, FontInstance> fonts = new HashMap<>();
+  private static final int KEPT_FONTS = 200;
+  private static final int KEPT_FILES = 24;
+
+  private final FaceSource faces;
+  private final Map<String, Long> files =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Long> eldest) {
+          boolean old = size() > KEPT_FILES;
+          if (old) {
+            hb_face_destroy(eldest.getValue());
+          }
+          return old;
+        }
+      };
+  private final Map<String, FontInstance> fonts =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, FontInstance> eldest) {
+          boolean old = size() > KEPT_FONTS;
+          if (old) {
+            eldest.getValue().close();
+          }
+          return old;
+        }
+      };
   private final Map<String, ShapedRun> runs =
       new LinkedHashMap<>(16, 0.75f, true) {
         @Override
@@ -33,7 +57,7 @@ public final class Shaper implements TypeSource {
         }
       };
 
-  public Shaper(FaceCatalogue faces) {
+  public Shaper(FaceSource faces) {
     this.faces = faces;
   }
 
@@ -49,33 +73,61 @@ public final class Shaper implements TypeSource {
     return run;
   }
 
+  private long file(Face face) {
+    Long file = files.get(face.id());
+    if (file == null) {
+      file = FontInstance.file(face);
+      files.put(face.id(), file);
+    }
+    return file;
+  }
+
   private FontInstance font(Face face, Map<String, Double> axes) {
     String key = face.id() + (face.axes().isEmpty() ? "" : new TreeMap<>(axes).toString());
-    return fonts.computeIfAbsent(key, k -> new FontInstance(face, axes));
+    FontInstance font = fonts.get(key);
+    if (font == null) {
+      font = new FontInstance(face, file(face), axes);
+      fonts.put(key, font);
+    }
+    return font;
+  }
+
+  /** Forgets what was shaped in a face that came or went. */
+  public synchronized void forget(String face) {
+    runs.keySet().removeIf(key -> key.startsWith(face + "|"));
   }
 
   private ShapedRun shape(RunRequest request) {
-    FontInstance fallback = font(faces.fallback(), Map.of());
     Face face = faces.find(request.face());
-    FontInstance asked = face == null ? fallback : font(face, request.axes());
+    FontInstance asked = face == null ? null : font(face, request.axes());
+    FontInstance fallback = font(faces.fallback(), Map.of());
     boolean faceMissing = face == null;
+    asked = faceMissing ? fallback : asked;
     List<Cluster> clusters = new ArrayList<>();
     Map<String, Integer> indexes = new HashMap<>();
     List<Outline> outlines = new ArrayList<>();
-    String text = TextItems.settable(request.text());
+    String text = Cased.of(TextItems.settable(request.text()), request.casing());
+    List<String> features = features(request);
     for (TextItems.Item item : TextItems.of(text, asked, fallback)) {
       String borrowed = item.font() != asked || faceMissing ? faces.fallback().name() : "";
-      shape(text, item, borrowed, request.ligatures(), clusters, indexes, outlines);
+      shape(text, item, borrowed, features, clusters, indexes, outlines);
     }
     return new ShapedRun(
-        List.copyOf(clusters), List.copyOf(outlines), asked.ascent(), asked.descent());
+        text,
+        List.copyOf(clusters),
+        List.copyOf(outlines),
+        asked.ascent(),
+        asked.descent(),
+        asked.xHeight(),
+        TextItems.rightToLeft(text),
+        faceMissing);
   }
 
   private void shape(
       String text,
       TextItems.Item item,
       String borrowed,
-      boolean ligatures,
+      List<String> features,
       List<Cluster> clusters,
       Map<String, Integer> indexes,
       List<Outline> outlines) {
@@ -84,18 +136,32 @@ public final class Shaper implements TypeSource {
       hb_buffer_add_utf16(buffer, text, item.start(), item.end() - item.start());
       hb_buffer_set_direction(buffer, item.rightToLeft() ? HB_DIRECTION_RTL : HB_DIRECTION_LTR);
       hb_buffer_guess_segment_properties(buffer);
-      hb_shape(item.font().font(), buffer, ligatures ? null : noLigatures(stack));
+      hb_shape(item.font().font(), buffer, parsed(features, stack));
       collect(buffer, text, item, borrowed, clusters, indexes, outlines);
     } finally {
       hb_buffer_destroy(buffer);
     }
   }
 
-  private static hb_feature_t.Buffer noLigatures(MemoryStack stack) {
-    hb_feature_t.Buffer off = hb_feature_t.malloc(2, stack);
-    hb_feature_from_string("-liga", off.get(0));
-    hb_feature_from_string("-clig", off.get(1));
-    return off;
+  /** In the order of the document; ligatures are off where tracking would tear them apart. */
+  private static List<String> features(RunRequest request) {
+    List<String> out = new ArrayList<>();
+    request.features().forEach((tag, value) -> out.add(tag + "=" + value));
+    if (!request.ligatures()) {
+      out.addAll(List.of("liga=0", "clig=0", "dlig=0", "hlig=0"));
+    }
+    return out;
+  }
+
+  private static hb_feature_t.Buffer parsed(List<String> features, MemoryStack stack) {
+    if (features.isEmpty()) {
+      return null;
+    }
+    hb_feature_t.Buffer out = hb_feature_t.calloc(features.size(), stack);
+    for (int i = 0; i < features.size(); i++) {
+      hb_feature_from_string(features.get(i), out.get(i));
+    }
+    return out;
   }
 
   private void collect(
@@ -126,7 +192,8 @@ public final class Shaper implements TypeSource {
       }
       Integer next = starts.higher(cluster);
       String characters = text.substring(cluster, next == null ? item.end() : next);
-      clusters.add(new Cluster(characters, pen, List.copyOf(glyphs), borrowed, item.missing()));
+      clusters.add(
+          new Cluster(characters, cluster, pen, List.copyOf(glyphs), borrowed, item.missing()));
     }
   }
 

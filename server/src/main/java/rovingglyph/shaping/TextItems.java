@@ -38,6 +38,12 @@ final class TextItems {
     return out.toString();
   }
 
+  /** Whether a text as a whole reads from the right, by its first strong character. */
+  static boolean rightToLeft(String text) {
+    return !text.isEmpty()
+        && !new Bidi(text, Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT).baseIsLeftToRight();
+  }
+
   static List<Item> of(String text, FontInstance asked, FontInstance fallback) {
     List<Item> out = new ArrayList<>();
     if (text.isEmpty()) {

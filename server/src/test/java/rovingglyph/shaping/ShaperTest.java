@@ -17,7 +17,7 @@ class ShaperTest {
   private final Shaper shaper = new Shaper(FaceCatalogue.shipped());
 
   private ShapedRun shape(String face, String text) {
-    return shaper.run(new RunRequest(face, Map.of(), text, true));
+    return shaper.run(RunRequest.plain(face, Map.of(), text, true));
   }
 
   private static String text(ShapedRun run) {
@@ -50,11 +50,11 @@ class ShaperTest {
 
   @Test
   void anAxisChangesAdvancesAndOutlines() {
-    ShapedRun light = shaper.run(new RunRequest("fraunces", Map.of("wght", 100.0), "m", true));
-    ShapedRun heavy = shaper.run(new RunRequest("fraunces", Map.of("wght", 900.0), "m", true));
+    ShapedRun light = shaper.run(RunRequest.plain("fraunces", Map.of("wght", 100.0), "m", true));
+    ShapedRun heavy = shaper.run(RunRequest.plain("fraunces", Map.of("wght", 900.0), "m", true));
     assertThat(width(heavy)).isGreaterThan(width(light) + 0.02);
     assertThat(heavy.outlines().get(0).data()).isNotEqualTo(light.outlines().get(0).data());
-    ShapedRun beyond = shaper.run(new RunRequest("fraunces", Map.of("wght", 5000.0), "m", true));
+    ShapedRun beyond = shaper.run(RunRequest.plain("fraunces", Map.of("wght", 5000.0), "m", true));
     assertThat(width(beyond)).isCloseTo(width(heavy), within(1e-9));
   }
 
@@ -97,7 +97,7 @@ class ShaperTest {
   @Test
   void trackingTurnsLigaturesOff() {
     assertThat(shape("dejavu-sans", "fi").clusters()).hasSize(1);
-    assertThat(shaper.run(new RunRequest("dejavu-sans", Map.of(), "fi", false)).clusters())
+    assertThat(shaper.run(RunRequest.plain("dejavu-sans", Map.of(), "fi", false)).clusters())
         .hasSize(2);
   }
 

@@ -1,0 +1,138 @@
+package rovingglyph.document;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.Seat;
+
+/** Letterings from and to JSON. */
+final class LetteringCodec {
+  /** The longest text of a lettering, in UTF-16 units. */
+  static final int LONGEST_TEXT = 10_000;
+
+  private static final List<Channel> ALWAYS =
+      List.of(
+          Channel.PATH_OFFSET,
+          Channel.START_MARGIN,
+          Channel.END_MARGIN,
+          Channel.BASELINE_SHIFT,
+          Channel.SIZE,
+          Channel.TRACKING,
+          Channel.OPACITY,
+          Channel.ROTATION,
+          Channel.FILL);
+
+  private LetteringCodec() {}
+
+  static Lettering read(Fields f) {
+    Map<Channel, Movable> values = new LinkedHashMap<>();
+    Fields seat = f.object("seat");
+    Lettering.SEAT.forEach(c -> values.put(c, MovableCodec.read(seat, c, Lettering.start(c))));
+    Lettering.OWN.forEach(c -> values.put(c, MovableCodec.read(f, c, Lettering.start(c))));
+    axes(f.object("axes"), values);
+    return new Lettering(
+        f.id("id"),
+        f.text("text", LONGEST_TEXT, ""),
+        f.text("face", 80, "fraunces"),
+        f.text("faceName", 200, ""),
+        TypesettingCodec.read(f),
+        f.id("path"),
+        seat(seat),
+        Collections.unmodifiableMap(values),
+        f.flag("hidden", false),
+        f.flag("locked", false),
+        f.rest());
+  }
+
+  private static void axes(Fields f, Map<Channel, Movable> values) {
+    for (String tag : f.names()) {
+      if (!isTag(tag)) {
+        f.problem(tag, "is not the tag of an axis", "four characters, such as wght");
+      } else {
+        Channel axis = Channel.axis(tag);
+        values.put(axis, MovableCodec.read(f, tag, axis, 0));
+      }
+    }
+  }
+
+  /** An OpenType tag: four printable ASCII characters. */
+  static boolean isTag(String tag) {
+    return tag.length() == 4 && tag.chars().allMatch(c -> c >= ' ' && c <= '~');
+  }
+
+  private static Seat seat(Fields f) {
+    return new Seat(
+        f.choice("align", Seat.TextAnchor.values(), Seat.TextAnchor.START),
+        f.choice("side", Seat.Side.values(), Seat.Side.LEFT),
+        f.choice("orientation", Seat.Orientation.values(), Seat.Orientation.TURN),
+        f.choice("method", Seat.GlyphMethod.values(), Seat.GlyphMethod.RIGID),
+        f.choice("ends", Seat.EndRule.values(), null),
+        f.choice("fit", Seat.Fit.values(), Seat.Fit.NATURAL),
+        f.choice("spreadBy", Seat.SpreadBy.values(), Seat.SpreadBy.LETTERS),
+        f.choice("overlong", Seat.Overlong.values(), Seat.Overlong.ON),
+        f.number("seamGap", 0, PathCodec.FARTHEST, 0),
+        f.flag("evenSpacing", false),
+        f.number("leastGap", 0, 1e4, 0),
+        f.choice("reshape", Seat.Reshape.values(), Seat.Reshape.KEEP_SHARE),
+        f.get("pin") == null ? null : f.number("pin", -PathCodec.FARTHEST, PathCodec.FARTHEST, 0),
+        f.rest());
+  }
+
+  static String write(Lettering l) {
+    Writer axes = Writer.object();
+    l.axes().forEach((tag, m) -> axes.json(tag, MovableCodec.write(m, Channel.axis(tag))));
+    Writer w =
+        Writer.object()
+            .add("id", l.id())
+            .add("text", l.text())
+            .add("face", l.face())
+            .json("axes", axes.text())
+            .add("path", l.path())
+            .json("seat", seat(l));
+    if (!l.faceName().isEmpty()) {
+      w.add("faceName", l.faceName());
+    }
+    values(w, l, Lettering.OWN);
+    TypesettingCodec.write(w, l.setting());
+    return w.add("hidden", l.hidden()).add("locked", l.locked()).rest(l.extras()).text();
+  }
+
+  /** Values that most letterings leave alone are written only where they differ. */
+  private static void values(Writer w, Lettering l, List<Channel> channels) {
+    for (Channel c : channels) {
+      String text = MovableCodec.write(l.movable(c), c);
+      if (ALWAYS.contains(c) || !text.equals(Writer.number(Lettering.start(c)))) {
+        w.json(c.field(), text);
+      }
+    }
+  }
+
+  private static String seat(Lettering l) {
+    Seat s = l.seat();
+    Writer w =
+        Writer.object()
+            .add("align", Spelling.of(s.align()))
+            .add("side", Spelling.of(s.side()))
+            .add("orientation", Spelling.of(s.orientation()))
+            .differing("method", s.method(), Seat.GlyphMethod.RIGID);
+    if (s.ends() != null) {
+      w.add("ends", Spelling.of(s.ends()));
+    }
+    w.differing("fit", s.fit(), Seat.Fit.NATURAL)
+        .differing("spreadBy", s.spreadBy(), Seat.SpreadBy.LETTERS)
+        .differing("overlong", s.overlong(), Seat.Overlong.ON)
+        .differing("seamGap", s.seamGap(), 0)
+        .flag("evenSpacing", s.evenSpacing())
+        .differing("leastGap", s.leastGap(), 0)
+        .differing("reshape", s.reshape(), Seat.Reshape.KEEP_SHARE);
+    if (s.pin() != null) {
+      w.add("pin", s.pin());
+    }
+    values(w, l, Lettering.SEAT);
+    return w.rest(s.extras()).text();
+  }
+}

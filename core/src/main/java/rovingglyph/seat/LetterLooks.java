@@ -1,0 +1,160 @@
+package rovingglyph.seat;
+
+import java.util.List;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.Profile;
+import rovingglyph.setting.AxisSamples;
+import rovingglyph.setting.Letter;
+import rovingglyph.setting.SetText;
+
+/** What the values, staggers, rules and profiles come to for the single letters of a row. */
+final class LetterLooks {
+  private final Lettering lettering;
+  private final SetText.Row row;
+  private final List<Letter> letters;
+  private final SeatValues v;
+  private final List<Profile> profiles;
+  private final boolean alike;
+  private double[] runShares;
+  private double[] pathShares;
+
+  LetterLooks(Lettering lettering, SetText.Row row, SeatValues v) {
+    this.lettering = lettering;
+    this.row = row;
+    this.letters = row.letters();
+    this.v = v;
+    this.profiles = lettering.setting().profiles();
+    this.alike =
+        lettering.movable(Channel.TRACKING).stagger() == null
+            && lettering.movable(Channel.WORD_SPACING).stagger() == null
+            && profiles.stream()
+                .allMatch(p -> p.of() == Profile.Of.TURN || p.of() == Profile.Of.SHIFT)
+            && letters.stream().allMatch(l -> l.axes().isEmpty());
+  }
+
+  /** Length of the row in em. */
+  double length() {
+    if (alike) {
+      return row.length(v.get(Channel.TRACKING), v.get(Channel.WORD_SPACING));
+    }
+    double sum = 0;
+    for (int i = 0; i < letters.size(); i++) {
+      sum += advance(i);
+    }
+    return sum;
+  }
+
+  /** The value of a channel for a letter, which may lag behind. */
+  double of(Channel c, int i) {
+    Movable m = lettering.movable(c);
+    return m.stagger() == null || !m.moves()
+        ? v.get(c)
+        : SeatValues.value(lettering, c, v.time() - row.lags(m.stagger())[i]);
+  }
+
+  boolean alongPath() {
+    return profiles.stream().anyMatch(p -> p.along() == Profile.Along.PATH);
+  }
+
+  /**
+   * Where along the path the letters stand, for the profiles that ask; null before that is known.
+   */
+  void along(double[] shares) {
+    pathShares = shares;
+  }
+
+  double profile(Profile.Of of, int i, double neutral) {
+    double out = neutral;
+    for (Profile p : profiles) {
+      if (p.of() == of) {
+        out = at(p, i, out);
+      }
+    }
+    return out;
+  }
+
+  private double at(Profile p, int i, double missing) {
+    if (p.along() == Profile.Along.RUN) {
+      return p.at(runShare(i));
+    }
+    return pathShares == null ? missing : p.at(pathShares[i]);
+  }
+
+  private double runShare(int i) {
+    if (runShares == null) {
+      runShares = new double[letters.size()];
+      double total = row.length(0, 0);
+      double pen = 0;
+      for (int k = 0; k < runShares.length; k++) {
+        double a = letters.get(k).cluster().advance() * letters.get(k).scale();
+        runShares[k] = total > 0 ? (pen + a / 2) / total : 0;
+        pen += a;
+      }
+    }
+    return runShares[i];
+  }
+
+  /** Of the size that the fit comes to, by rules and profile: what the advance goes by. */
+  double layoutScale(int i) {
+    return letters.get(i).scale() * profile(Profile.Of.SIZE, i, 100) / 100;
+  }
+
+  /** The same with a staggered size, which grows a letter about the middle of its advance. */
+  double scale(int i) {
+    double own = layoutScale(i);
+    return v.size() > 0 ? own * of(Channel.SIZE, i) / v.size() : own;
+  }
+
+  /** Advance in em of the fit's size; a staggered size does not push the neighbours. */
+  double advance(int i) {
+    Letter l = letters.get(i);
+    double own = l.cluster().advance();
+    for (AxisSamples a : l.axes()) {
+      own += a.advance(axis(a.tag(), i)) - l.cluster().advance();
+    }
+    double tracking = of(Channel.TRACKING, i) + profile(Profile.Of.TRACKING, i, 0);
+    double space = l.isSpace() ? of(Channel.WORD_SPACING, i) : 0;
+    return own * layoutScale(i) + tracking + space;
+  }
+
+  /** A profile says where the axis is; what moves it comes on top. */
+  double axis(String tag, int i) {
+    Channel c = Channel.axis(tag);
+    Movable m = lettering.movable(c);
+    double moved = m == null ? 0 : of(c, i);
+    for (Profile p : profiles) {
+      if (p.of() == Profile.Of.AXIS && p.axis().equals(tag)) {
+        double still = m == null ? 0 : m.still();
+        moved = at(p, i, still) + (m == null ? 0 : moved - still);
+      }
+    }
+    return moved;
+  }
+
+  int fill(int i) {
+    Integer own = letters.get(i).fill();
+    return own != null ? own : (int) of(Channel.FILL, i);
+  }
+
+  /** How far a letter whose offset or margins lag stands from where the others' values put it. */
+  double slip(int i, Room room) {
+    Movable offset = lettering.movable(Channel.PATH_OFFSET);
+    Movable start = lettering.movable(Channel.START_MARGIN);
+    Movable end = lettering.movable(Channel.END_MARGIN);
+    if (offset.stagger() == null && start.stagger() == null && end.stagger() == null) {
+      return 0;
+    }
+    double share =
+        switch (lettering.seat().align()) {
+          case START -> 0;
+          case MIDDLE -> 0.5;
+          case END -> 1;
+        };
+    return of(Channel.PATH_OFFSET, i)
+        - v.pathOffset()
+        + (of(Channel.START_MARGIN, i) - v.startMargin()) * (1 - share)
+        - (of(Channel.END_MARGIN, i) - v.endMargin()) * share;
+  }
+}

@@ -1,0 +1,71 @@
+package rovingglyph.seat;
+
+import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Point;
+
+/**
+ * Places of a contour at equal steps, with cubic Hermite curves between: for bent letters, which
+ * ask for thousands of places. Steps that hold a corner are looked up in the contour itself.
+ */
+final class Stations {
+  private static final double STEP = 3;
+
+  private final Contour contour;
+  private final int n;
+  private final double step;
+  private final double[] x;
+  private final double[] y;
+  private final double[] tx;
+  private final double[] ty;
+  private final boolean[] corner;
+
+  Stations(Contour contour) {
+    this.contour = contour;
+    n = (int) Math.min(8000, Math.max(16, Math.ceil(contour.length() / STEP)));
+    step = contour.length() / n;
+    x = new double[n + 1];
+    y = new double[n + 1];
+    tx = new double[n + 1];
+    ty = new double[n + 1];
+    corner = new boolean[n + 1];
+    for (int i = 0; i <= n; i++) {
+      boolean last = i == n && contour.closed();
+      Contour.Station s =
+          contour.at(last ? Math.nextDown(contour.length()) : Math.min(i * step, contour.length()));
+      x[i] = s.point().x();
+      y[i] = s.point().y();
+      tx[i] = s.tangent().x();
+      ty[i] = s.tangent().y();
+    }
+    for (Contour.Corner c : contour.corners()) {
+      int cell = (int) Math.min(n - 1, c.distance() / step);
+      corner[cell] = true;
+      // On the border between two steps the corner belongs to both.
+      corner[Math.max(0, cell - 1)] = true;
+      corner[Math.min(n - 1, cell + 1)] = true;
+    }
+  }
+
+  /**
+   * @param d within [0, length]
+   */
+  Track.Spot at(double d) {
+    int i = (int) Math.min(n - 1, d / step);
+    if (corner[i]) {
+      Contour.Station s = contour.at(Math.min(d, Math.nextDown(contour.length())));
+      return new Track.Spot(s.point(), s.tangent(), true);
+    }
+    double u = d / step - i;
+    double v = 1 - u;
+    double a = v * v * (1 + 2 * u);
+    double b = u * u * (3 - 2 * u);
+    double p = step * u * v * v;
+    double q = -step * u * u * v;
+    double px = a * x[i] + b * x[i + 1] + p * tx[i] + q * tx[i + 1];
+    double py = a * y[i] + b * y[i + 1] + p * ty[i] + q * ty[i + 1];
+    double dx = v * tx[i] + u * tx[i + 1];
+    double dy = v * ty[i] + u * ty[i + 1];
+    double length = Math.sqrt(dx * dx + dy * dy);
+    return new Track.Spot(new Point(px, py), new Point(dx / length, dy / length), true);
+  }
+}

@@ -1,0 +1,201 @@
+package rovingglyph.setting;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.LetterRule;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.Typesetting;
+import rovingglyph.type.Cluster;
+import rovingglyph.type.Outline;
+import rovingglyph.type.RunRequest;
+import rovingglyph.type.ShapedRun;
+import rovingglyph.type.TypeSource;
+
+/** Sets a lettering: what has to be shaped for it, and the shaped runs put together. */
+public final class Compositor {
+  private final Lettering lettering;
+  private final Map<String, Double> axes = new TreeMap<>();
+  private final Map<String, double[]> ranges;
+
+  public Compositor(Lettering lettering) {
+    this.lettering = lettering;
+    this.ranges = AxisRange.of(lettering);
+    lettering
+        .axes()
+        .forEach((tag, m) -> axes.put(tag, m.keyed() ? m.keyframes().get(0).value() : m.still()));
+    ranges.forEach((tag, values) -> axes.putIfAbsent(tag, values[0]));
+  }
+
+  /** The lines of the text; at least one, which may be empty. */
+  private List<String> phrases() {
+    List<String> out = new ArrayList<>();
+    for (String line : lettering.text().split("\n", -1)) {
+      if (!line.isBlank()) {
+        out.add(line.strip());
+      }
+    }
+    // A single line keeps the spaces at its ends: they are room that was asked for.
+    boolean one = lettering.text().indexOf('\n') < 0;
+    return one || out.isEmpty() ? List.of(out.isEmpty() ? "" : lettering.text()) : out;
+  }
+
+  private RunRequest request(String text, Map<String, Double> at) {
+    Movable tracking = lettering.movable(Channel.TRACKING);
+    boolean tight = !tracking.moves() && tracking.still() == 0;
+    Typesetting t = lettering.setting();
+    return new RunRequest(lettering.face(), at, text, tight, t.casing(), t.features());
+  }
+
+  private Map<String, Double> with(Map<String, Double> more) {
+    Map<String, Double> out = new TreeMap<>(axes);
+    out.putAll(more);
+    return out;
+  }
+
+  /** Every run that is needed. */
+  public List<RunRequest> requests() {
+    Map<String, RunRequest> out = new LinkedHashMap<>();
+    List<Map<String, Double>> variants = new ArrayList<>(List.of(axes));
+    ranges.forEach(
+        (tag, values) -> {
+          for (double v : values) {
+            variants.add(with(Map.of(tag, v)));
+          }
+        });
+    lettering.setting().rules().forEach(r -> variants.add(with(r.axes())));
+    List<String> texts = new ArrayList<>(phrases());
+    String separator = lettering.setting().phrases().separator();
+    if (!separator.isEmpty()) {
+      texts.add(separator);
+    }
+    for (String text : texts) {
+      for (Map<String, Double> v : variants) {
+        RunRequest r = request(text, v);
+        out.put(r.key(), r);
+      }
+    }
+    return List.copyOf(out.values());
+  }
+
+  /**
+   * The set text; null while a run is missing.
+   *
+   * @param outlines the scene's, to which those of the runs are added
+   */
+  public SetText set(TypeSource type, List<Outline> outlines) {
+    Map<String, ShapedRun> runs = new HashMap<>();
+    Map<ShapedRun, Integer> bases = new java.util.IdentityHashMap<>();
+    for (RunRequest r : requests()) {
+      ShapedRun run = type.run(r);
+      if (run == null) {
+        return null;
+      }
+      runs.put(r.key(), run);
+      if (!bases.containsKey(run)) {
+        bases.put(run, outlines.size());
+        outlines.addAll(run.outlines());
+      }
+    }
+    return new Work(runs, bases).text();
+  }
+
+  /** One composition. */
+  private final class Work {
+    private final Map<String, ShapedRun> runs;
+    private final Map<ShapedRun, Integer> bases;
+    private final Rules rules = new Rules(lettering.setting().rules());
+
+    Work(Map<String, ShapedRun> runs, Map<ShapedRun, Integer> bases) {
+      this.runs = runs;
+      this.bases = bases;
+    }
+
+    private ShapedRun run(String text, Map<String, Double> at) {
+      return runs.get(request(text, at).key());
+    }
+
+    SetText text() {
+      List<List<Letter>> phrases = new ArrayList<>();
+      for (String p : phrases()) {
+        List<List<LetterRule>> taken = rules.next(run(p, axes));
+        phrases.add(letters(p, taken));
+      }
+      ShapedRun first = run(phrases().get(0), axes);
+      return new SetText(phrases, separator(first), first);
+    }
+
+    private List<Letter> separator(ShapedRun first) {
+      Typesetting.Phrases p = lettering.setting().phrases();
+      List<Letter> out = new ArrayList<>();
+      if (p.space() > 0) {
+        out.add(Letter.gap(p.space(), first));
+      }
+      if (!p.separator().isEmpty()) {
+        int n = run(p.separator(), axes).clusters().size();
+        List<LetterRule> taken =
+            lettering.setting().rules().stream()
+                .filter(r -> r.by() == LetterRule.By.SEPARATORS)
+                .toList();
+        out.addAll(letters(p.separator(), java.util.Collections.nCopies(n, taken)));
+      }
+      if (p.space() > 0) {
+        out.add(Letter.gap(p.space(), first));
+      }
+      return out;
+    }
+
+    private List<Letter> letters(String text, List<List<LetterRule>> taken) {
+      ShapedRun plain = run(text, axes);
+      List<Letter> out = new ArrayList<>();
+      for (int i = 0; i < plain.clusters().size(); i++) {
+        Integer fill = null;
+        double scale = 1;
+        Map<String, Double> own = Map.of();
+        for (LetterRule r : taken.get(i)) {
+          fill = r.fill() != null ? r.fill() : fill;
+          scale = r.size() / 100;
+          own = r.axes().isEmpty() ? own : r.axes();
+        }
+        ShapedRun run = run(text, with(own));
+        // Other axes may join letters otherwise: then the letter stays as its neighbours are.
+        if (run == null || run.clusters().size() != plain.clusters().size()) {
+          run = plain;
+        }
+        Cluster c = run.clusters().get(i);
+        out.add(new Letter(c, run, bases.get(run), fill, scale, samples(text, i, c, own)));
+      }
+      return out;
+    }
+
+    /** An axis that a rule sets does not move for that letter. */
+    private List<AxisSamples> samples(String text, int i, Cluster c, Map<String, Double> own) {
+      List<AxisSamples> out = new ArrayList<>();
+      ranges.forEach(
+          (tag, values) -> {
+            List<Cluster> clusters = new ArrayList<>();
+            List<ShapedRun> at = new ArrayList<>();
+            for (double v : values) {
+              ShapedRun run = run(text, with(Map.of(tag, v)));
+              if (run.clusters().size() > i && alike(run, run.clusters().get(i), c)) {
+                clusters.add(run.clusters().get(i));
+                at.add(run);
+              }
+            }
+            if (!own.containsKey(tag) && clusters.size() == values.length) {
+              out.add(new AxisSamples(tag, values, clusters, at));
+            }
+          });
+      return out;
+    }
+
+    private boolean alike(ShapedRun run, Cluster a, Cluster b) {
+      return a.text().equals(b.text()) && a.glyphs().size() == b.glyphs().size();
+    }
+  }
+}

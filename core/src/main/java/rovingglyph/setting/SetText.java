@@ -1,0 +1,116 @@
+package rovingglyph.setting;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import rovingglyph.scene.Stagger;
+import rovingglyph.type.ShapedRun;
+
+/** The letters of all phrases of a lettering, once through. */
+public final class SetText {
+  private final List<List<Letter>> phrases;
+  private final List<Letter> separator;
+  private final ShapedRun first;
+  private final Map<String, Row> rows = new HashMap<>();
+
+  /**
+   * @param phrases at least one, in the order of the text
+   * @param separator with the space on both its sides
+   * @param first a run that tells ascent, x-height and direction
+   */
+  SetText(List<List<Letter>> phrases, List<Letter> separator, ShapedRun first) {
+    this.phrases = phrases;
+    this.separator = separator;
+    this.first = first;
+  }
+
+  public double ascent() {
+    return first.ascent();
+  }
+
+  public double xHeight() {
+    return first.xHeight();
+  }
+
+  public boolean faceMissing() {
+    return first.faceMissing();
+  }
+
+  public boolean rightToLeft() {
+    return first.rightToLeft();
+  }
+
+  /**
+   * All phrases one after another, several times over.
+   *
+   * @param from the phrase that comes first; any whole number, counted round
+   * @param times at least 1
+   * @param closing whether a separator follows the last phrase too
+   */
+  public Row row(int from, int times, boolean closing) {
+    String key = Math.floorMod(from, phrases.size()) + "," + times + "," + closing;
+    return rows.computeIfAbsent(key, k -> make(from, times, closing));
+  }
+
+  private Row make(int from, int times, boolean closing) {
+    List<Letter> out = new ArrayList<>();
+    int n = phrases.size();
+    for (int i = 0; i < n * times; i++) {
+      out.addAll(phrases.get(Math.floorMod(from + i, n)));
+      if (closing || i < n * times - 1) {
+        out.addAll(separator);
+      }
+    }
+    return new Row(List.copyOf(out), rightToLeft());
+  }
+
+  /** Letters in a row, with sums over them. */
+  public static final class Row {
+    private final List<Letter> letters;
+    private final double advance;
+    private final int spaces;
+    private final boolean rightToLeft;
+    private final Map<Stagger, double[]> lags = new HashMap<>();
+
+    Row(List<Letter> letters, boolean rightToLeft) {
+      this.letters = letters;
+      this.rightToLeft = rightToLeft;
+      this.advance = letters.stream().mapToDouble(l -> l.cluster().advance() * l.scale()).sum();
+      this.spaces = (int) letters.stream().filter(Letter::isSpace).count();
+    }
+
+    public List<Letter> letters() {
+      return letters;
+    }
+
+    /** Length in em, with a tracking after every letter and a word spacing at every space. */
+    public double length(double tracking, double wordSpacing) {
+      return advance + letters.size() * tracking + spaces * wordSpacing;
+    }
+
+    /** The lag of every letter in seconds, in reading order; spaces are not counted. */
+    public double[] lags(Stagger stagger) {
+      return lags.computeIfAbsent(stagger, this::lagsOf);
+    }
+
+    private double[] lagsOf(Stagger stagger) {
+      int n = letters.size();
+      double[] counted = stagger.lags(n - spaces);
+      double[] out = new double[n];
+      int k = 0;
+      for (int i = 0; i < n; i++) {
+        int at = rightToLeft ? n - 1 - i : i;
+        boolean space = letters.get(at).isSpace();
+        out[at] = counted.length == 0 ? 0 : counted[Math.min(k, counted.length - 1)];
+        k += space ? 0 : 1;
+      }
+      return out;
+    }
+
+    /** How many places between words there are. */
+    public int spaces() {
+      return spaces;
+    }
+  }
+}

@@ -1,0 +1,162 @@
+package rovingglyph.typefaces;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import rovingglyph.server.RefusedException;
+import rovingglyph.shaping.Face;
+import rovingglyph.shaping.FaceCatalogue;
+import rovingglyph.shaping.FaceSource;
+import rovingglyph.shaping.FontFile;
+
+/**
+ * The shipped typefaces, and those that projects keep in the database. The same file is stored
+ * once, however many projects keep it.
+ */
+@Component
+public class FaceStore implements FaceSource {
+  /** Typefaces that a project keeps at most. */
+  static final int MOST = 100;
+
+  private static final int CACHED = 12;
+
+  private final FaceCatalogue shipped;
+  private final JdbcClient jdbc;
+  private final Map<String, Face> cache =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Face> eldest) {
+          return size() > CACHED;
+        }
+      };
+
+  FaceStore(FaceCatalogue shipped, JdbcClient jdbc) {
+    this.shipped = shipped;
+    this.jdbc = jdbc;
+  }
+
+  @Override
+  public Face fallback() {
+    return shipped.fallback();
+  }
+
+  @Override
+  public Face find(String id) {
+    Face face = shipped.find(id);
+    return face != null ? face : kept(id);
+  }
+
+  private synchronized Face kept(String id) {
+    boolean there =
+        jdbc.sql("select exists (select 1 from project_typeface where typeface_id = ?)")
+            .param(id)
+            .query(Boolean.class)
+            .single();
+    if (!there) {
+      cache.remove(id);
+      return null;
+    }
+    return cache.computeIfAbsent(
+        id,
+        k ->
+            FaceCatalogue.of(
+                k,
+                jdbc.sql("select content from typeface where id = ?")
+                    .param(k)
+                    .query(byte[].class)
+                    .single()));
+  }
+
+  /** Shipped ones first, then those of a project by name. */
+  List<Face> of(UUID project) {
+    List<Face> out = new java.util.ArrayList<>(shipped.all());
+    if (project != null) {
+      jdbc.sql(
+              "select typeface_id from project_typeface join typeface on id = typeface_id"
+                  + " where project_id = ? order by name, id")
+          .param(project)
+          .query(String.class)
+          .list()
+          .forEach(id -> out.add(kept(id)));
+    }
+    return out;
+  }
+
+  boolean isShipped(String id) {
+    return shipped.find(id) != null;
+  }
+
+  /** Checks a font file and keeps it with a project. */
+  @Transactional
+  public Face keep(UUID project, byte[] file) {
+    byte[] clean;
+    try {
+      clean = FontFile.read(file);
+    } catch (FontFile.Unusable e) {
+      throw RefusedException.bad(e.getMessage());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    String id = "font-" + sha256(file).substring(0, 20);
+    Face face = FaceCatalogue.of(id, clean);
+    int now =
+        jdbc.sql("select count(*) from project_typeface where project_id = ?")
+            .param(project)
+            .query(Integer.class)
+            .single();
+    if (now >= MOST) {
+      throw RefusedException.bad("A project keeps at most " + MOST + " typefaces");
+    }
+    boolean known =
+        jdbc.sql("select exists (select 1 from project where id = ? and deleted_at is null)")
+            .param(project)
+            .query(Boolean.class)
+            .single();
+    if (!known) {
+      throw RefusedException.notFound("project");
+    }
+    jdbc.sql("insert into typeface (id, name, content) values (?, ?, ?) on conflict do nothing")
+        .params(id, face.name(), clean)
+        .update();
+    jdbc.sql(
+            "insert into project_typeface (project_id, typeface_id) values (?, ?)"
+                + " on conflict do nothing")
+        .params(project, id)
+        .update();
+    return face;
+  }
+
+  /** Takes a typeface out of a project; one that no project keeps is forgotten. */
+  @Transactional
+  public void remove(UUID project, String id) {
+    int gone =
+        jdbc.sql("delete from project_typeface where project_id = ? and typeface_id = ?")
+            .params(project, id)
+            .update();
+    if (gone == 0) {
+      throw RefusedException.notFound("typeface");
+    }
+    jdbc.sql(
+            "delete from typeface where id = ? and not exists"
+                + " (select 1 from project_typeface where typeface_id = id)")
+        .param(id)
+        .update();
+  }
+
+  private static String sha256(byte[] content) {
+    try {
+      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}

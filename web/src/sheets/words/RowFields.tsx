@@ -1,0 +1,66 @@
+import type { Lettering, Rows } from '../../core/document';
+import { changeLettering } from '../../state/editor';
+import { Segments } from '../../ui/Choice';
+import { NumberField } from '../../ui/NumberField';
+
+const ONE: Rows = { count: 1, kind: 'moved', step: 120, direction: 90, phrase: 1, phase: 0 };
+
+/** The same lettering several times over, to fill a frame. */
+export function RowFields({ lettering }: { lettering: Lettering }) {
+  const rows = lettering.rows ?? ONE;
+  const put = (parts: Partial<Rows>) =>
+    changeLettering(lettering.id, { rows: { ...rows, ...parts } }, `rows.${lettering.id}`);
+  return (
+    <>
+      <NumberField
+        label="Rows"
+        decimals={0}
+        value={rows.count}
+        onChange={(n) => put({ count: Math.round(n) })}
+      />
+      {rows.count > 1 && (
+        <>
+          <Segments
+            label="Each is"
+            value={rows.kind}
+            options={[
+              { value: 'moved', label: 'Moved', detail: 'The same path elsewhere' },
+              { value: 'parallel', label: 'Parallel', detail: 'A path beside the one before' },
+            ]}
+            onChange={(kind) => put({ kind })}
+          />
+          <NumberField
+            label="Step"
+            unit="px"
+            value={rows.step}
+            onChange={(step) => put({ step })}
+          />
+          {rows.kind === 'moved' && (
+            <NumberField
+              label="Direction"
+              unit="°"
+              value={rows.direction}
+              onChange={(direction) => put({ direction })}
+            />
+          )}
+          <NumberField
+            label="Phrases on"
+            decimals={0}
+            value={rows.phrase}
+            onChange={(n) => put({ phrase: Math.round(n) })}
+          />
+          <NumberField
+            label="Shifted by"
+            unit="px"
+            value={rows.phase}
+            onChange={(phase) => put({ phase })}
+          />
+          <p className="text-[12px] text-soft">
+            Each row begins that many phrases later than the one before, and that much further
+            along.
+          </p>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,124 @@
+import type { Lettering } from '../../core/document';
+import { changeLettering, endGesture } from '../../state/editor';
+import { useFaces } from '../../state/faces';
+import { Choice, Segments } from '../../ui/Choice';
+import { Fold } from '../../ui/Fold';
+import { MovableColour } from '../../ui/MovableColour';
+import { MovableField } from '../../ui/MovableField';
+import { FacePicker } from './FacePicker';
+import { FeatureList } from './FeatureList';
+import { PhraseFields } from './PhraseFields';
+import { RowFields } from './RowFields';
+import { RuleList } from './RuleList';
+
+/** The text, its typeface and setting, its colours, and the rows it makes. */
+export function WordsSheet({ lettering }: { lettering: Lettering }) {
+  const faces = useFaces();
+  const face = faces.find((f) => f.id === lettering.face);
+  const id = lettering.id;
+  const several = lettering.text.includes('\n');
+  const rules = lettering.rules?.length ?? 0;
+  const rows = lettering.rows?.count ?? 1;
+  return (
+    <>
+      <section className="section">
+        <label className="section-title block" htmlFor="words-text">
+          Text
+        </label>
+        <textarea
+          id="words-text"
+          className="field h-auto min-h-18 resize-y py-1.5 text-[15px] leading-snug"
+          rows={3}
+          maxLength={10000}
+          value={lettering.text}
+          placeholder="Type the words here; every line is a phrase of its own"
+          onChange={(e) => changeLettering(id, { text: e.target.value }, `text.${id}`)}
+          onBlur={endGesture}
+        />
+        {lettering.text.length > 9000 && (
+          <p className="mt-1 text-[12px] text-soft">{lettering.text.length} of 10000 characters</p>
+        )}
+      </section>
+      <Fold
+        title="Phrases"
+        aside={several ? `${lettering.text.split('\n').filter((l) => l.trim()).length}` : ''}
+        open={several || lettering.phrases !== undefined}
+      >
+        <PhraseFields lettering={lettering} />
+      </Fold>
+      <section className="section">
+        <h2 className="section-title">Typeface</h2>
+        <FacePicker lettering={lettering} />
+        {face && face.instances.length > 0 && (
+          <Choice
+            label="Style"
+            value=""
+            options={[
+              { value: '', label: 'named styles' },
+              ...face.instances.map((i, k) => ({ value: String(k), label: i.name })),
+            ]}
+            onChange={(k) => {
+              const chosen = face.instances[Number(k)];
+              if (k && chosen) changeLettering(id, { axes: chosen.axes });
+            }}
+          />
+        )}
+        {face?.axes.map((a) => (
+          <MovableField
+            key={a.tag}
+            item={id}
+            channel={`axis-${a.tag}`}
+            label={a.name}
+            missing={a.start}
+            decimals={a.greatest <= 1 ? 2 : 0}
+            step={a.greatest <= 1 ? 0.1 : a.greatest > 200 ? 10 : 1}
+            range={[a.least, a.greatest]}
+          />
+        ))}
+        <MovableField item={id} channel="size" />
+        <MovableField item={id} channel="tracking" />
+        <MovableField item={id} channel="wordSpacing" step={0.05} />
+        <Segments
+          label="Case"
+          value={lettering.casing ?? 'as-typed'}
+          options={[
+            { value: 'as-typed', label: 'As is', detail: 'As typed' },
+            { value: 'upper', label: 'ALL', detail: 'All capitals' },
+            { value: 'lower', label: 'all', detail: 'All small letters' },
+            { value: 'title', label: 'First', detail: 'Every word with a capital' },
+          ]}
+          onChange={(casing) => changeLettering(id, { casing })}
+        />
+      </section>
+      {face && face.features.length > 0 && (
+        <Fold
+          title="Features of the typeface"
+          aside={Object.keys(lettering.features ?? {}).length || ''}
+        >
+          <FeatureList lettering={lettering} features={face.features} />
+        </Fold>
+      )}
+      <section className="section">
+        <h2 className="section-title">Colour</h2>
+        <MovableColour item={id} label="Fill" />
+        {typeof lettering.fill !== 'string' && (
+          <Segments
+            label="Mixed in"
+            value={lettering.mix ?? 'oklch'}
+            options={[
+              { value: 'oklch', label: 'OKLCH', detail: 'Even steps to the eye' },
+              { value: 'srgb', label: 'sRGB', detail: 'As screens mix light' },
+            ]}
+            onChange={(mix) => changeLettering(id, { mix })}
+          />
+        )}
+      </section>
+      <Fold title="Some words differ" aside={rules || ''} open={rules > 0}>
+        <RuleList lettering={lettering} face={face} />
+      </Fold>
+      <Fold title="Several rows" aside={rows > 1 ? rows : ''} open={rows > 1}>
+        <RowFields lettering={lettering} />
+      </Fold>
+    </>
+  );
+}

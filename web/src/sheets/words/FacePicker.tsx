@@ -117,7 +117,7 @@ export function FacePicker({ lettering }: { lettering: Lettering }) {
       )}
       {face && (face.copyright || face.licence) && (
         <p
-          className="mb-2 line-clamp-2 text-[11px] text-soft"
+          className="mb-2 truncate text-[11px] text-soft"
           title={[face.copyright, face.licence, face.licenceUrl].filter(Boolean).join('\n')}
         >
           {face.copyright || face.licence}

@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.context.annotation.Primary;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,6 +24,7 @@ import rovingglyph.shaping.FontFile;
  * once, however many projects keep it.
  */
 @Component
+@Primary
 public class FaceStore implements FaceSource {
   /** Typefaces that a project keeps at most. */
   static final int MOST = 100;

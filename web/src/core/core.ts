@@ -139,8 +139,19 @@ export function dragPuck(
   return JSON.parse(bridge.dragPuck(lettering, time, x, y, across)) as PuckValues;
 }
 
-/** Label and unit of every value that can move. */
-const CHANNELS = JSON.parse(bridge.channels()) as Record<Channel, { label: string; unit: string }>;
+/** Label, unit and range of every value that can move. */
+const CHANNELS = JSON.parse(bridge.channels()) as Record<
+  Channel,
+  { label: string; unit: string; least: number; greatest: number }
+>;
+
+/** What is wrong with a number typed for a value; nothing, if it is in range. */
+export function outOfRange(channel: Channel, value: number): Problem[] {
+  const c = CHANNELS[channel];
+  if (!c || (value >= c.least && value <= c.greatest)) return [];
+  const allowed = `${c.least} to ${c.greatest} ${c.unit}`.trim();
+  return [{ path: c.label, reason: `is ${value}, out of range`, allowed }];
+}
 
 export function labelOf(channel: Channel): string {
   return CHANNELS[channel]?.label ?? channel;

@@ -1,4 +1,4 @@
-import { labelOf, unitOf } from '../core/core';
+import { labelOf, outOfRange, unitOf } from '../core/core';
 import { Trash2 } from 'lucide-react';
 import type { Channel, LandingName } from '../core/document';
 import { applyEdit, useEditor } from '../state/editor';
@@ -55,7 +55,10 @@ export function KeyframePanel(props: { item: string; channel: Channel; along: bo
         unit={unitOf(channel)}
         decimals={2}
         value={key.value}
-        onChange={(value) => edit('move', { time: key.time, value })}
+        onChange={(value) => {
+          const wrong = outOfRange(channel, value);
+          return wrong.length > 0 ? wrong : edit('move', { time: key.time, value });
+        }}
       />
       {along && (
         <Choice

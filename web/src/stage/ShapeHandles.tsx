@@ -63,6 +63,9 @@ export function BoxHandles({ path, unit, toScene }: Props) {
   const [l = 0, t = 0, r = 0, b = 0] = core.bounds(path.id, time);
   const [cx, cy] = [(l + r) / 2, (t + b) / 2];
   const pad = 16 * unit;
+  // On a straight path it would stand in the way of the line itself.
+  const flat = Math.min(r - l, b - t) < 30 * unit;
+  const straight = flat || (path.kind === 'drawn' && path.points.length <= 2);
 
   const scale = (right: boolean, bottom: boolean) => (e: React.PointerEvent) => {
     const [px, py] = toScene(e);
@@ -134,14 +137,16 @@ export function BoxHandles({ path, unit, toScene }: Props) {
         onDown={turn}
         testId="box-turn"
       />
-      <Handle
-        x={cx}
-        y={cy}
-        unit={unit}
-        title="Drag to move the path"
-        onDown={dragWholePath(path, unit, toScene)}
-        testId="path-centre"
-      />
+      {!straight && (
+        <Handle
+          x={cx}
+          y={cy}
+          unit={unit}
+          title="Drag to move the path"
+          onDown={dragWholePath(path, unit, toScene)}
+          testId="path-centre"
+        />
+      )}
     </g>
   );
 }

@@ -38,6 +38,8 @@ export function MovableField(props: Props) {
   const path = { '%': (v: number) => (v / 100) * length, lap: laps, laps };
   const units = onPath ? path : em ? { '%': (v: number) => v / 100 } : undefined;
   const put = (v: number, whole: boolean) => {
+    const wrong = core.outOfRange(channel, v);
+    if (wrong.length > 0) return wrong;
     const inside = range ? Math.min(Math.max(v, range[0]), range[1]) : v;
     return setValue(item, channel, inside, whole, `${item}.${channel}`, missing);
   };

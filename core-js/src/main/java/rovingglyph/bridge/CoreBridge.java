@@ -306,12 +306,18 @@ public final class CoreBridge {
     return KnotsOf.cubics(cubics, contour(path, time).closed()).size();
   }
 
-  /** Label and unit of every value that can move, by field name. */
+  /** Label, unit and range of every value that can move, by field name. */
   @JSExport
   public static String channels() {
     JsonObject out = new JsonObject();
     for (Channel c : Channel.named()) {
-      out.add(c.field(), new JsonObject().add("label", c.label()).add("unit", c.unit()));
+      out.add(
+          c.field(),
+          new JsonObject()
+              .add("label", c.label())
+              .add("unit", c.unit())
+              .add("least", c.least())
+              .add("greatest", c.greatest()));
     }
     return out.toString();
   }

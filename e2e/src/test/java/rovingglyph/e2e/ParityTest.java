@@ -69,7 +69,10 @@ class ParityTest {
         everyKindOfPath(),
         Files.readString(Path.of("../demo/kite-string-entrance.json")),
         Files.readString(Path.of("../demo/wind-rose-badge.json")),
-        Files.readString(Path.of("../demo/dune-ribbon.json")));
+        Files.readString(Path.of("../demo/dune-ribbon.json")),
+        Files.readString(Path.of("../demo/wall-of-wind.json")),
+        Files.readString(Path.of("../demo/pennant-line.json")),
+        everyFit());
   }
 
   /** A lettering on each kind of path, turned, flipped and with moving numbers. */
@@ -109,6 +112,38 @@ class ParityTest {
         + "\"paths\":["
         + paths
         + "],\"letterings\":["
+        + letterings
+        + "]}";
+  }
+
+  /** Every fit and shape, with phrases, rules, rows, profiles, staggers and all easings. */
+  private static String everyFit() {
+    StringBuilder letterings = new StringBuilder();
+    String[] seats = {
+      "\"fit\":\"spread\",\"evenSpacing\":true",
+      "\"fit\":\"stretch\",\"method\":\"bent\"",
+      "\"fit\":\"scale\",\"side\":\"right\",\"evenSpacing\":true",
+      "\"fit\":\"repeat\",\"seamGap\":30,\"letterTurn\":{\"sway\":{\"amplitude\":20,\"period\":1,\"shape\":\"noise\"},\"stagger\":{\"delay\":0.1,\"order\":\"random\"}}",
+      "\"leastGap\":6,\"side\":\"right\",\"pathOffset\":{\"cruise\":{\"pace\":\"letters\",\"amount\":2}}",
+      "\"overlong\":\"shrink\",\"startMargin\":900,\"pathOffset\":{\"follow\":{\"lettering\":\"f4\",\"factor\":0.5}}"
+    };
+    for (int i = 0; i < seats.length; i++) {
+      letterings.append(i == 0 ? "" : ",").append("{\"id\":\"f" + i + "\",\"path\":\"r\",");
+      letterings.append(
+          "\"text\":\"wind and\\nkites 3\",\"face\":\"bricolage-grotesque\",\"size\":30,");
+      letterings.append(
+          "\"axes\":{\"wght\":{\"sway\":{\"amplitude\":300,\"period\":2},\"still\":500}},");
+      letterings.append("\"phrases\":{\"separator\":\"~\",\"space\":0.3,\"times\":" + i % 2 + "},");
+      letterings.append("\"rules\":[{\"by\":\"digits\",\"size\":150,\"fill\":\"#112233\"}],");
+      letterings.append("\"rows\":{\"count\":2,\"kind\":\"parallel\",\"step\":40},");
+      letterings.append(
+          "\"profiles\":[{\"of\":\"size\",\"along\":\"path\",\"points\":[[0,80],[0.5,120],[1,80]]}],");
+      letterings.append(
+          "\"fill\":{\"keyframes\":[{\"time\":0,\"value\":\"#FF0000\",\"easing\":\"bounce\"},{\"time\":2,\"value\":\"#00AAFF\",\"easing\":\"spring\"},{\"time\":3,\"value\":\"#000000\"}]},");
+      letterings.append("\"seat\":{" + seats[i] + "}}");
+    }
+    return "{\"format\":\"roving-glyph-scene\",\"version\":1,\"width\":900,\"height\":600,\"length\":3,"
+        + "\"paths\":[{\"id\":\"r\",\"kind\":\"circle\",\"x\":450,\"y\":300,\"radius\":220}],\"letterings\":["
         + letterings
         + "]}";
   }
@@ -180,7 +215,7 @@ class ParityTest {
       }
     }
     String bad =
-        documents().get(1).replace("\"length\": 6", "\"length\": 1e308").replace("168", "-1");
+        documents().get(2).replace("\"length\": 6", "\"length\": 1e308").replace("168", "-1");
     Object problems =
         page.evaluate("async (d) => (await import('/parity/core.js')).open(d, false)", bad);
     assertThat(problems.toString()).contains("$.length", "$.letterings[0].size", "1 to 4000");

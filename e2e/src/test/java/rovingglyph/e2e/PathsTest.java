@@ -266,7 +266,8 @@ class PathsTest {
   @Test
   void brokenPathDataIsDrawnUpToTheErrorAndItsPlaceTold() {
     w.newPath("Path data");
-    w.field("Path data").fill("M10 80 C40 10 65 10 95 80 L nonsense");
+    page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Path data"))
+        .fill("M10 80 C40 10 65 10 95 80 L nonsense");
     assertThat(alert()).containsText("Broken at character 28");
     w.button("Take the path").click();
     assertThat(points(1)).hasSize(2);

@@ -39,6 +39,12 @@ export function paintFrame(
   for (let i = 0; i < n.length;) {
     const [colour, alpha, count] = [n[i]!, n[i + 1]!, n[i + 2]!];
     i += 3;
+    g.globalAlpha = alpha;
+    if (count === -1) {
+      g.strokeStyle = `#${colour.toString(16).padStart(6, '0')}`;
+      i = stroke(g, n, i);
+      continue;
+    }
     const area = new Path2D();
     for (let k = 0; k < count; k++) {
       if (n[i] === -1) {
@@ -51,10 +57,26 @@ export function paintFrame(
         i += 7;
       }
     }
-    g.globalAlpha = alpha;
     g.fillStyle = `#${colour.toString(16).padStart(6, '0')}`;
     g.fill(area, 'nonzero');
   }
+}
+
+const CAPS: CanvasLineCap[] = ['butt', 'round', 'square'];
+
+/** Draws a line; gives where its numbers end. */
+function stroke(g: CanvasRenderingContext2D, n: Float64Array, from: number): number {
+  const dashes = n[from + 2]!;
+  const steps = from + 3 + dashes;
+  const end = steps + 1 + n[steps]!;
+  const line = new Path2D();
+  own(line, n, steps + 1, end);
+  g.lineWidth = n[from]!;
+  g.lineCap = CAPS[n[from + 1]!] ?? 'butt';
+  g.lineJoin = 'round';
+  g.setLineDash([...n.subarray(from + 3, steps)]);
+  g.stroke(line);
+  return end;
 }
 
 /** An outline of this frame alone, from its numbers. */

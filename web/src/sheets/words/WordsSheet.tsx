@@ -40,6 +40,7 @@ export function WordsSheet({ lettering }: { lettering: Lettering }) {
         )}
       </section>
       <Fold
+        key={several ? 'several' : 'one'}
         title="Phrases"
         aside={several ? `${lettering.text.split('\n').filter((l) => l.trim()).length}` : ''}
         open={several || lettering.phrases !== undefined}

@@ -1,6 +1,7 @@
 package rovingglyph.bench;
 
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -13,13 +14,17 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Cubic;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Scene;
+import rovingglyph.seat.Placement;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
+import rovingglyph.type.RunRequest;
+import rovingglyph.type.ShapedRun;
 
 /** The core's work while a scene is played and edited. */
 @State(Scope.Benchmark)
@@ -42,20 +47,32 @@ public class CoreBench {
               new Cubic(
                   new Point(0, 0), new Point(900, -800), new Point(200, 900), new Point(1200, 40))),
           false);
+  private final PreparedLettering evenly = lettering("\"evenSpacing\":true,");
+  private final PreparedScene bent =
+      Preparation.prepare(SceneCodec.read(document(1000, "\"method\":\"bent\",")), SHAPER);
   private double t;
+  private int texts;
+
+  private static PreparedLettering lettering(String seat) {
+    return Preparation.prepare(SceneCodec.read(document(1000, seat)), SHAPER).letterings().get("l");
+  }
 
   private static String document(int letters) {
+    return document(letters, "");
+  }
+
+  private static String document(int letters, String seat) {
     String text = "kites and strings aloft ".repeat(letters / 24 + 1).substring(0, letters);
     return """
         {"format":"roving-glyph-scene","version":1,"width":1920,"height":1080,"rate":"25","length":6,
          "paths":[{"id":"p","kind":"drawn","points":[{"x":-80,"y":900,"out":[280,-110]},
            {"x":900,"y":330,"in":[-330,10],"out":[330,-10]},{"x":2010,"y":700,"in":[-330,40]}]}],
          "letterings":[{"id":"l","text":"%s","path":"p","face":"league-spartan","size":18,
-           "seat":{"align":"middle","pathOffset":{"keyframes":[
+           "seat":{%s"align":"middle","pathOffset":{"keyframes":[
              {"time":0,"value":-900,"landing":"out-before","easing":"gentle-stop"},
              {"time":3,"value":0,"landing":"at-rest"},
              {"time":6,"value":900,"landing":"out-after"}]}}}]}"""
-        .formatted(text);
+        .formatted(text, seat);
   }
 
   private double next() {
@@ -79,6 +96,26 @@ public class CoreBench {
   @Benchmark
   public PreparedScene prepareTwoHundredGlyphs() {
     return Preparation.prepare(two, SHAPER);
+  }
+
+  /** Laying out with even spacing. Goal: below 2000 microseconds. */
+  @Benchmark
+  public List<Placement> layOutThousandEvenly() {
+    return evenly.seating(evenly.values(next())).place();
+  }
+
+  /** A frame of bent letters. Goal: below 10,000 microseconds. */
+  @Benchmark
+  public double[] bendThousandGlyphs() {
+    return bent.at(next()).numbers();
+  }
+
+  /** A text that has not been shaped before. Goal: below 50,000 microseconds. */
+  @Benchmark
+  public ShapedRun shapeTenThousandCharacters() {
+    String text = ++texts + " kites and strings aloft".repeat(420);
+    return SHAPER.run(
+        RunRequest.plain("league-spartan", Map.of(), text.substring(0, 10_000), true));
   }
 
   @Benchmark

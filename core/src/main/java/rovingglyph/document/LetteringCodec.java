@@ -42,6 +42,7 @@ final class LetteringCodec {
         TypesettingCodec.read(f),
         f.id("path"),
         seat(seat),
+        ShowingCodec.read(f),
         Collections.unmodifiableMap(values),
         f.flag("hidden", false),
         f.flag("locked", false),
@@ -98,6 +99,7 @@ final class LetteringCodec {
     }
     values(w, l, Lettering.OWN);
     TypesettingCodec.write(w, l.setting());
+    ShowingCodec.write(w, l.showing());
     return w.add("hidden", l.hidden()).add("locked", l.locked()).rest(l.extras()).text();
   }
 

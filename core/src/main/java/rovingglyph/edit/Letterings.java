@@ -17,6 +17,7 @@ import rovingglyph.scene.PathLabel;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.ShapeKind;
+import rovingglyph.scene.Showing;
 import rovingglyph.scene.Typesetting;
 
 /** Edits of letterings and the paths they sit on. */
@@ -52,6 +53,7 @@ final class Letterings {
             Typesetting.PLAIN,
             path,
             Seat.AT_START,
+            Showing.PLAIN,
             startValues(Math.round(Math.min(s.width(), s.height()) * 0.1)),
             false,
             false,

@@ -1,6 +1,11 @@
 package rovingglyph.frame;
 
 import java.util.Arrays;
+import rovingglyph.geometry.Arc;
+import rovingglyph.geometry.Cubic;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Quadratic;
+import rovingglyph.geometry.Segment;
 
 /**
  * What is to be painted at one time, back to front, as numbers: for each shape {@code colour}
@@ -10,7 +15,8 @@ import java.util.Arrays;
  * polygons and curves as {@link #MOVE}, {@link #LINE}, {@link #QUADRATIC}, {@link #CUBIC} each with
  * its points in scene pixels, and {@link #CLOSE}. The n outlines of a shape are one area, filled
  * once by the non-zero rule, so that overlapping letters of one lettering do not show through each
- * other.
+ * other. Where n is {@link #STROKE}, a line follows instead: its width, its cap (0 butt, 1 round, 2
+ * square), the count of its dashes and those, how many numbers its steps have, and those.
  */
 public final class Frame {
   /** Numbers before the outlines of a shape. */
@@ -20,6 +26,7 @@ public final class Frame {
   public static final int STRIDE = 7;
 
   public static final int OWN = -1;
+  public static final int STROKE = -1;
 
   public static final int MOVE = 0;
   public static final int LINE = 1;
@@ -65,6 +72,35 @@ public final class Frame {
     numbers[size++] = OWN;
     own = size;
     numbers[size++] = 0;
+  }
+
+  /** Begins a line; its steps follow, and {@link #endOwn}. */
+  void stroke(int rgb, double alpha, double width, int cap, double[] dash) {
+    shape(rgb, alpha);
+    numbers[counted] = STROKE;
+    grow(4 + dash.length);
+    numbers[size++] = width;
+    numbers[size++] = cap;
+    numbers[size++] = dash.length;
+    for (double d : dash) {
+      numbers[size++] = d;
+    }
+    own = size;
+    numbers[size++] = 0;
+  }
+
+  /** The step along a segment from where the last one ended. */
+  void segment(Segment s) {
+    Point e = s.end();
+    if (s instanceof Quadratic q) {
+      step(QUADRATIC, q.p1().x(), q.p1().y(), e.x(), e.y());
+    } else if (s instanceof Cubic c) {
+      step(CUBIC, c.p1().x(), c.p1().y(), c.p2().x(), c.p2().y(), e.x(), e.y());
+    } else if (s instanceof Arc a) {
+      a.cubics().forEach(this::segment);
+    } else {
+      step(LINE, e.x(), e.y());
+    }
   }
 
   void step(int kind, double... points) {

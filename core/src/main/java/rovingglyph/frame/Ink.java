@@ -3,10 +3,8 @@ package rovingglyph.frame;
 import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Affine;
-import rovingglyph.geometry.Cubic;
 import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
-import rovingglyph.geometry.Quadratic;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.Segment;
 import rovingglyph.geometry.SubPath;
@@ -80,16 +78,7 @@ final class Ink {
   private static void paint(Frame frame, SubPath p) {
     Point start = p.segments().get(0).start();
     frame.step(Frame.MOVE, start.x(), start.y());
-    for (Segment s : p.segments()) {
-      Point e = s.end();
-      if (s instanceof Quadratic q) {
-        frame.step(Frame.QUADRATIC, q.p1().x(), q.p1().y(), e.x(), e.y());
-      } else if (s instanceof Cubic c) {
-        frame.step(Frame.CUBIC, c.p1().x(), c.p1().y(), c.p2().x(), c.p2().y(), e.x(), e.y());
-      } else {
-        frame.step(Frame.LINE, e.x(), e.y());
-      }
-    }
+    p.segments().forEach(frame::segment);
     frame.step(Frame.CLOSE);
   }
 

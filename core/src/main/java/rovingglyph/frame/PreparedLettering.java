@@ -8,6 +8,7 @@ import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Seat;
+import rovingglyph.scene.Trail;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.seat.Seating;
@@ -104,6 +105,12 @@ public record PreparedLettering(
 
   void paint(Frame frame, double time) {
     SeatValues v = values(time);
+    Trail trail = lettering.showing().trail();
+    for (Seating row : rows(v)) {
+      if (trail != null && v.opacity() > 0) {
+        TrailLine.paint(frame, trail, row, turn(v), v.opacity() / 100);
+      }
+    }
     for (Seating row : rows(v)) {
       int fill = -1;
       double alpha = 0;
@@ -119,6 +126,13 @@ public record PreparedLettering(
         ink(row, p).paint(frame);
       }
     }
+  }
+
+  /** The line under a row as path data, empty where there is none; with its rotation if asked. */
+  public String trail(Seating row, boolean turned) {
+    Trail trail = lettering.showing().trail();
+    Affine turn = turned ? turn(row.values()) : Affine.IDENTITY;
+    return trail == null ? "" : TrailLine.data(trail, row, turn);
   }
 
   /** Whether any outline touches the rectangle, by the outlines themselves and not their boxes. */

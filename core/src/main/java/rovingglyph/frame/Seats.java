@@ -5,6 +5,7 @@ import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Cubic;
+import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Refit;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Typesetting;
@@ -38,7 +39,7 @@ public final class Seats {
       for (int i = 0; i < lettering.setting().rows().count(); i++) {
         Contour row = row(guide, i);
         if (row != null) {
-          tracks.add(new Track(row, lettering.seat()));
+          tracks.add(new Track(row, path.centre(seconds).plus(moved(i)), lettering.seat()));
         }
       }
       time = seconds;
@@ -56,10 +57,18 @@ public final class Seats {
       List<Cubic> beside = Refit.beside(guide, i * rows.step());
       return beside.isEmpty() ? null : new Contour(beside, guide.closed());
     }
+    Point by = moved(i);
+    return guide.mapped(Affine.translate(by.x(), by.y()));
+  }
+
+  /** How far a row is moved as a whole. */
+  private Point moved(int i) {
+    Typesetting.Rows rows = lettering.setting().rows();
+    if (rows.kind() == Typesetting.Rows.Kind.PARALLEL) {
+      return Point.ORIGIN;
+    }
     double direction = Math.toRadians(rows.direction());
-    double x = i * rows.step() * Math.cos(direction);
-    double y = i * rows.step() * Math.sin(direction);
-    return guide.mapped(Affine.translate(x, y));
+    return new Point(Math.cos(direction), Math.sin(direction)).times(i * rows.step());
   }
 
   /** The rows with values of one time; there is always a first. */

@@ -36,6 +36,13 @@ public final class Channel {
   public static final Channel ROTATION = number("rotation", "Rotation", "\u00b0", -1e6, 1e6);
   public static final Channel FILL = add("fill", "Colour", "", 0, 0xFFFFFF, Kind.COLOUR);
 
+  public static final Channel REVEAL_FROM = percent("revealFrom", "Reveal from", 0, 100);
+  public static final Channel REVEAL_TO = percent("revealTo", "Reveal to", 0, 100);
+  public static final Channel SWEEP_FROM = number("sweepFrom", "Sweep from", "\u00b0", 0, 360);
+  public static final Channel SWEEP_TO = number("sweepTo", "Sweep to", "\u00b0", 0, 360);
+  public static final Channel TRAIL_FROM = percent("trailFrom", "Trail from", -1000, 1000);
+  public static final Channel TRAIL_TO = percent("trailTo", "Trail to", -1000, 1000);
+
   public static final Channel X = px("x", "Centre x", -1e6, 1e6);
   public static final Channel Y = px("y", "Centre y", -1e6, 1e6);
   public static final Channel SCALE = number("scale", "Scale", "", 0.001, 1000);
@@ -96,6 +103,10 @@ public final class Channel {
 
   private static Channel px(String field, String label, double least, double greatest) {
     return number(field, label, "px", least, greatest);
+  }
+
+  private static Channel percent(String field, String label, double least, double greatest) {
+    return number(field, label, "%", least, greatest);
   }
 
   private static Channel turn(String field, String label) {

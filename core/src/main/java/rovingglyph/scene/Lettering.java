@@ -2,6 +2,7 @@ package rovingglyph.scene;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -20,6 +21,7 @@ public record Lettering(
     Typesetting setting,
     String path,
     Seat seat,
+    Showing showing,
     Map<Channel, Movable> values,
     boolean hidden,
     boolean locked,
@@ -44,12 +46,24 @@ public record Lettering(
           Channel.WORD_SPACING,
           Channel.OPACITY,
           Channel.ROTATION,
-          Channel.FILL);
+          Channel.FILL,
+          Channel.REVEAL_FROM,
+          Channel.REVEAL_TO,
+          Channel.SWEEP_FROM,
+          Channel.SWEEP_TO,
+          Channel.TRAIL_FROM,
+          Channel.TRAIL_TO);
+
+  private static final Set<Channel> HUNDRED =
+      Set.of(Channel.SIZE, Channel.OPACITY, Channel.REVEAL_TO, Channel.TRAIL_TO);
 
   /** The value of a channel that a document leaves out. */
   public static double start(Channel c) {
-    if (c == Channel.SIZE || c == Channel.OPACITY) {
+    if (HUNDRED.contains(c)) {
       return 100;
+    }
+    if (c == Channel.SWEEP_TO) {
+      return 360;
     }
     return c == Channel.FILL ? 0x1F2B37 : 0;
   }
@@ -61,17 +75,23 @@ public record Lettering(
 
   public Lettering with(Map<Channel, Movable> newValues) {
     return new Lettering(
-        id, text, face, faceName, setting, path, seat, newValues, hidden, locked, extras);
+        id, text, face, faceName, setting, path, seat, showing, newValues, hidden, locked, extras);
   }
 
   public Lettering with(Seat newSeat) {
     return on(path, newSeat);
   }
 
+  public Lettering with(Showing s) {
+    return new Lettering(
+        id, text, face, faceName, setting, path, seat, s, values, hidden, locked, extras);
+  }
+
   /** The lettering on another path. */
   public Lettering on(String newPath, Seat newSeat) {
     return new Lettering(
-        id, text, face, faceName, setting, newPath, newSeat, values, hidden, locked, extras);
+        id, text, face, faceName, setting, newPath, newSeat, showing, values, hidden, locked,
+        extras);
   }
 
   /** The axes that are set, by tag. */

@@ -2,9 +2,11 @@ package rovingglyph.seat;
 
 import java.util.List;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.ClockSweep;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Profile;
+import rovingglyph.scene.Reveal;
 import rovingglyph.setting.AxisSamples;
 import rovingglyph.setting.Letter;
 import rovingglyph.setting.SetText;
@@ -31,7 +33,7 @@ final class LetterLooks {
             && lettering.movable(Channel.WORD_SPACING).stagger() == null
             && profiles.stream()
                 .allMatch(p -> p.of() == Profile.Of.TURN || p.of() == Profile.Of.SHIFT)
-            && letters.stream().allMatch(l -> l.axes().isEmpty());
+            && row.alike();
   }
 
   /** Length of the row in em. */
@@ -136,6 +138,32 @@ final class LetterLooks {
   int fill(int i) {
     Integer own = letters.get(i).fill();
     return own != null ? own : (int) of(Channel.FILL, i);
+  }
+
+  /** How much of a letter the reveal shows, 0 to 1. */
+  double revealed(int i) {
+    Reveal r = lettering.showing().reveal();
+    if (r == null) {
+      return 1;
+    }
+    double place = row.place(r.by(), i);
+    return Reveal.amount(
+        place, of(Channel.REVEAL_FROM, i) / 100, of(Channel.REVEAL_TO, i) / 100, r.soft() / 100);
+  }
+
+  /**
+   * How much of a letter the clock sweep shows, 0 to 1.
+   *
+   * @param turn of the letter from where the sweep begins, clockwise, radians
+   */
+  double swept(int i, double turn) {
+    ClockSweep s = lettering.showing().sweep();
+    double way = (s.counter() ? -turn : turn) / (2 * Math.PI);
+    return Reveal.amount(
+        way - Math.floor(way),
+        of(Channel.SWEEP_FROM, i) / 360,
+        of(Channel.SWEEP_TO, i) / 360,
+        s.soft() / 360);
   }
 
   /** How far a letter whose offset or margins lag stands from where the others' values put it. */

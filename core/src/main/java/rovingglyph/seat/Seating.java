@@ -5,8 +5,10 @@ import java.util.List;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.ClockSweep;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Profile;
+import rovingglyph.scene.Reveal;
 import rovingglyph.scene.Seat;
 import rovingglyph.setting.Letter;
 import rovingglyph.setting.SetText;
@@ -160,7 +162,11 @@ public final class Seating {
     double told = track.told(d);
     double turn = spot.on() ? track.cornerTurn(told, Math.abs(advance)) : 0;
     double direction = spot.tangent().angle() + turn;
-    double shift = shift(i);
+    double there = looks.revealed(i);
+    double swept = swept(i, spot.point());
+    Reveal reveal = lettering.showing().reveal();
+    double missing = reveal == null ? 0 : 1 - there;
+    double shift = shift(i) - (reveal == null ? 0 : missing * reveal.rise());
     Point normal = new Point(Math.sin(direction), -Math.cos(direction));
     double angle =
         switch (seat.orientation()) {
@@ -169,7 +175,16 @@ public final class Seating {
           case FIXED -> Math.toRadians(looks.of(Channel.FIXED_ANGLE, i));
         };
     double added = looks.of(Channel.LETTER_TURN, i) + looks.profile(Profile.Of.TURN, i, 0);
-    double height = room.size() * looks.scale(i);
+    double scale = 1;
+    double alpha = looks.of(Channel.OPACITY, i) / 100;
+    if (reveal != null) {
+      added += missing * reveal.turn();
+      scale = Math.max(1e-3, 1 + missing * (reveal.scale() / 100 - 1));
+      alpha *= reveal.fade() ? there : 1;
+    }
+    ClockSweep sweep = lettering.showing().sweep();
+    alpha *= sweep != null && sweep.fade() ? swept : 1;
+    double height = room.size() * looks.scale(i) * scale;
     return new Placement(
         i,
         told,
@@ -180,8 +195,30 @@ public final class Seating {
         advance,
         -looks.advance(i) / looks.layoutScale(i) / 2,
         looks.fill(i),
-        looks.of(Channel.OPACITY, i) / 100,
-        (spot.on() || ends() != Seat.EndRule.CUT) && !tooMuch(i));
+        alpha,
+        (spot.on() || ends() != Seat.EndRule.CUT)
+            && !tooMuch(i)
+            && shows(reveal != null && reveal.fade(), there)
+            && shows(sweep != null && sweep.fade(), swept));
+  }
+
+  /** What does not fade is there from half way on. */
+  private static boolean shows(boolean fades, double amount) {
+    return fades ? amount > 0 : amount >= 0.5;
+  }
+
+  private double swept(int i, Point at) {
+    ClockSweep s = lettering.showing().sweep();
+    if (s == null) {
+      return 1;
+    }
+    Point centre = s.centre() == null ? track.centre() : s.centre();
+    double start = Math.toRadians(s.startAngle());
+    if (s.letter() != null && s.letter() < letters().size()) {
+      double before = distance(s.letter()) - advances[s.letter()] / 2;
+      start = track.at(before).point().minus(centre).angle();
+    }
+    return looks.swept(i, at.minus(centre).angle() - start);
   }
 
   /** The value of a channel for one letter, which may lag behind the others. */

@@ -16,6 +16,7 @@ public final class Track {
   private static final double STEP = 4;
 
   private final Contour contour;
+  private final Point centre;
   private final Seat.EndRule ends;
   private final boolean round;
   private double[] bends;
@@ -24,12 +25,18 @@ public final class Track {
 
   /**
    * @param guide the contour of the path; the right side reads it backwards
+   * @param centre what a clock sweep goes round
    */
-  public Track(Contour guide, Seat seat) {
+  public Track(Contour guide, Point centre, Seat seat) {
+    this.centre = centre;
     this.contour = seat.side() == Seat.Side.RIGHT ? guide.reversed() : guide;
     Seat.EndRule byPath = guide.closed() ? Seat.EndRule.WRAP : Seat.EndRule.CONTINUE;
     this.ends = seat.ends() == null ? byPath : seat.ends();
     this.round = guide.closed() && ends == Seat.EndRule.WRAP;
+  }
+
+  public Point centre() {
+    return centre;
   }
 
   public Contour contour() {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import rovingglyph.scene.Reveal;
 import rovingglyph.scene.Stagger;
 import rovingglyph.type.ShapedRun;
 
@@ -70,13 +71,16 @@ public final class SetText {
     private final List<Letter> letters;
     private final double advance;
     private final int spaces;
+    private final boolean alike;
     private final boolean rightToLeft;
     private final Map<Stagger, double[]> lags = new HashMap<>();
+    private final Map<Reveal.By, double[]> places = new HashMap<>();
 
     Row(List<Letter> letters, boolean rightToLeft) {
       this.letters = letters;
       this.rightToLeft = rightToLeft;
       this.advance = letters.stream().mapToDouble(l -> l.cluster().advance() * l.scale()).sum();
+      this.alike = letters.stream().allMatch(l -> l.axes().isEmpty());
       this.spaces = (int) letters.stream().filter(Letter::isSpace).count();
     }
 
@@ -87,6 +91,41 @@ public final class SetText {
     /** Length in em, with a tracking after every letter and a word spacing at every space. */
     public double length(double tracking, double wordSpacing) {
       return advance + letters.size() * tracking + spaces * wordSpacing;
+    }
+
+    /** Where a letter is in the row, in reading order, 0 to 1: the middle of what is counted. */
+    public double place(Reveal.By by, int i) {
+      return places.computeIfAbsent(by, this::placesOf)[i];
+    }
+
+    private double[] placesOf(Reveal.By by) {
+      int n = letters.size();
+      double[] ends = new double[n];
+      double[] starts = new double[n];
+      double at = 0;
+      boolean inWord = false;
+      for (int k = 0; k < n; k++) {
+        int i = rightToLeft ? n - 1 - k : k;
+        Letter l = letters.get(i);
+        boolean space = l.isSpace();
+        double width = by == Reveal.By.DISTANCE ? l.cluster().advance() * l.scale() : space ? 0 : 1;
+        if (by == Reveal.By.WORDS) {
+          width = !space && !inWord ? 1 : 0;
+          starts[i] = space || width > 0 ? at : at - 1;
+          at += width;
+          ends[i] = space ? at : starts[i] + 1;
+        } else {
+          starts[i] = at;
+          at += width;
+          ends[i] = at;
+        }
+        inWord = !space;
+      }
+      double[] out = new double[n];
+      for (int i = 0; i < n; i++) {
+        out[i] = at > 0 ? (starts[i] + ends[i]) / 2 / at : 0;
+      }
+      return out;
     }
 
     /** The lag of every letter in seconds, in reading order; spaces are not counted. */
@@ -106,6 +145,11 @@ public final class SetText {
         k += space ? 0 : 1;
       }
       return out;
+    }
+
+    /** Whether no letter changes its shape or advance. */
+    public boolean alike() {
+      return alike;
     }
 
     /** How many places between words there are. */

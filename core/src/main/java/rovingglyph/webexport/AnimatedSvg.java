@@ -82,13 +82,19 @@ public final class AnimatedSvg {
     Movable rotation = l.lettering().movable(Channel.ROTATION);
     Movable opacity = l.lettering().movable(Channel.OPACITY);
     boolean turned = l.seats().path().moves() || rotation.stagger() != null;
-    boolean faded = opacity.stagger() != null;
+    boolean faded =
+        opacity.stagger() != null
+            || l.lettering().showing().reveal() != null
+            || l.lettering().showing().sweep() != null;
     String turn = turned ? "" : turn(name, rotation, l.centre(l.values(0)), animations);
     String fade = faded ? "" : fade(name, opacity, animations);
     int fill = (int) l.values(0).get(Channel.FILL);
     StringBuilder letters = new StringBuilder();
     List<Seating> rows = l.rows(l.values(0));
     boolean driven = DrivenLetters.canSay(l);
+    for (int i = 0; i < rows.size() && l.lettering().showing().trail() != null; i++) {
+      letters.append(new TrailFrames(l, scene, i, turned).path());
+    }
     for (int i = 0; i < rows.size(); i++) {
       String group = name + "-r" + i;
       letters.append("<g class=\"" + group + "\">\n");

@@ -105,6 +105,8 @@ final class DrivenLetters {
         && !seat.evenSpacing()
         && seat.leastGap() == 0
         && each
+        && l.showing().reveal() == null
+        && l.showing().sweep() == null
         && shapes
         && l.setting().profiles().isEmpty()
         && l.setting().phrases().times() > 0

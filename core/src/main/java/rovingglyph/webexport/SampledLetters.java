@@ -117,7 +117,7 @@ final class SampledLetters {
     out.append("<g" + fill + " style=\"animation:" + rule + " ");
     out.append(Decimal.text(scene.length(), 6)).append("s step-end infinite\">");
     if (!t.shapes.isEmpty()) {
-      reshaped(t.shapes, out);
+      out.append(SmilShapes.path("<path", t.shapes, scene.length()));
     } else {
       for (Cluster.Glyph g : t.letter.cluster().glyphs()) {
         String d = t.letter.run().outlines().get(g.outline()).data();
@@ -129,22 +129,5 @@ final class SampledLetters {
       }
     }
     out.append("</g>\n");
-  }
-
-  private void reshaped(List<String> shapes, StringBuilder out) {
-    String first = shapes.get(0);
-    out.append("<path d=\"" + first + "\"");
-    if (shapes.stream().allMatch(first::equals)) {
-      out.append("/>");
-      return;
-    }
-    // An empty path has no data to name: a point outside is as good.
-    out.append(
-        "><animate attributeName=\"d\" calcMode=\"discrete\" repeatCount=\"indefinite\" dur=\"");
-    out.append(Decimal.text(scene.length(), 6)).append("s\" values=\"");
-    for (int i = 0; i < shapes.size(); i++) {
-      out.append(i > 0 ? ";" : "").append(shapes.get(i).isEmpty() ? "M0 0" : shapes.get(i));
-    }
-    out.append("\"/></path>");
   }
 }

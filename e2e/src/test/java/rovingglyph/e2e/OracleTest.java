@@ -6,7 +6,9 @@ import com.microsoft.playwright.Page;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.document.SceneCodec;
@@ -14,6 +16,7 @@ import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Point;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
@@ -42,8 +45,15 @@ class OracleTest {
       "{\"id\":\"p\",\"kind\":\"drawn\",\"points\":[{\"x\":640,\"y\":9600,\"out\":[3200,-6400]},"
           + "{\"x\":8320,\"y\":6720,\"in\":[-2560,960],\"out\":[2560,-960]},{\"x\":15680,\"y\":8960,\"in\":[-1920,4160]}]}";
 
-  /** A case: path, face, side, align, offset. */
-  record Case(String path, String face, String side, String align, double offset) {}
+  /** A case; tracking and word spacing in em. */
+  record Case(
+      String path,
+      String face,
+      String side,
+      String align,
+      double offset,
+      double tracking,
+      double wordSpacing) {}
 
   @BeforeAll
   static void open() {
@@ -62,10 +72,27 @@ class OracleTest {
           for (double offset : new double[] {0, 600}) {
             String face = faces[n++ % faces.length];
             // At the resting point of "end" an offset would push letters off the path.
-            all.add(new Case(path, face, side, align, align.equals("end") ? -offset : offset));
+            all.add(
+                new Case(path, face, side, align, align.equals("end") ? -offset : offset, 0, 0));
           }
         }
       }
+    }
+    Random r = new Random(8440);
+    while (all.size() < 240) {
+      String path = List.of(CIRCLE, COUNTER, WAVE).get(r.nextInt(3));
+      String align = List.of("start", "middle", "end").get(r.nextInt(3));
+      double offset = Math.rint(r.nextDouble() * 1500);
+      // At the resting point of "end" an offset would push letters off the path.
+      all.add(
+          new Case(
+              path,
+              faces[r.nextInt(faces.length)],
+              r.nextBoolean() ? "left" : "right",
+              align,
+              align.equals("end") ? -offset : align.equals("middle") ? offset - 750 : offset,
+              Math.rint(r.nextDouble() * 100) / 1000,
+              Math.rint(r.nextDouble() * 400) / 1000));
     }
     return all;
   }
@@ -82,9 +109,10 @@ class OracleTest {
     String document =
         """
         {"format":"roving-glyph-scene","version":1,"width":8000,"height":8000,"paths":[%s],
-         "letterings":[{"id":"l","text":"%s","path":"p","face":"%s","size":1024%s,
+         "letterings":[{"id":"l","text":"%s","path":"p","face":"%s","size":1024%s,"tracking":%s,"wordSpacing":%s,
           "seat":{"side":"%s","align":"%s","pathOffset":%s}}]}"""
-            .formatted(c.path, text, c.face, axes, c.side, c.align, c.offset);
+            .formatted(
+                c.path, text, c.face, axes, c.tracking, c.wordSpacing, c.side, c.align, c.offset);
     PreparedScene scene = Preparation.prepare(SceneCodec.read(document), SHAPER);
     PreparedLettering l = scene.letterings().get("l");
     SeatValues v = l.values(0);
@@ -94,7 +122,7 @@ class OracleTest {
         (List<List<Number>>)
             page.evaluate(
                 """
-                async ({ d, text, face, anchor, offset, variations }) => {
+                async ({ d, text, face, anchor, offset, variations, letter, word }) => {
                   const font = new FontFace('oracle-' + face, `url(/api/faces/${face}/file)`);
                   document.fonts.add(await font.load());
                   const ns = 'http://www.w3.org/2000/svg';
@@ -103,7 +131,8 @@ class OracleTest {
                   svg.setAttribute('height', '1000');
                   svg.innerHTML = `<path id="oracle" d="${d}"/><text text-anchor="${anchor}"
                     style="font: 1024px 'oracle-${face}'; text-rendering: geometricPrecision;
-                    font-optical-sizing: none; font-variation-settings: ${variations}"
+                    font-optical-sizing: none; font-variation-settings: ${variations};
+                    letter-spacing: ${letter}px; word-spacing: ${word}px"
                     ><textPath href="#oracle" startOffset="${offset}">${text}</textPath></text>`;
                   document.body.append(svg);
                   const t = svg.querySelector('text');
@@ -116,6 +145,10 @@ class OracleTest {
                   return out;
                 }""",
                 Map.of(
+                    "letter",
+                    c.tracking * 1024,
+                    "word",
+                    c.wordSpacing * 1024,
                     "d",
                     SvgPath.write(contour, 6),
                     "text",
@@ -152,5 +185,71 @@ class OracleTest {
       compared++;
     }
     assertThat(compared).isGreaterThan(places.size() / 3);
+  }
+
+  /** Path data with lines, cubics, cusps, self-crossings, tiny and large pieces. */
+  private static String random(Random r) {
+    double x = r.nextDouble() * 4000;
+    double y = r.nextDouble() * 4000;
+    StringBuilder d = new StringBuilder("M" + x + " " + y);
+    int pieces = 1 + r.nextInt(4);
+    for (int i = 0; i < pieces; i++) {
+      double scale = new double[] {20, 900, 4000}[r.nextInt(3)];
+      double[] n = new double[6];
+      for (int k = 0; k < 6; k++) {
+        n[k] = (k % 2 == 0 ? x : y) + (r.nextDouble() - 0.5) * scale;
+      }
+      switch (r.nextInt(5)) {
+        case 0 -> d.append("L" + n[4] + " " + n[5]);
+        // Handles that cross: the curve stops and turns back on the way.
+        case 1 -> d.append("C" + n[4] + " " + n[5] + " " + x + " " + y + " " + n[4] + " " + n[5]);
+        case 2 -> d.append("Q" + n[0] + " " + n[1] + " " + n[4] + " " + n[5]);
+        default ->
+            d.append("C" + n[0] + " " + n[1] + " " + n[2] + " " + n[3] + " " + n[4] + " " + n[5]);
+      }
+      x = n[4];
+      y = n[5];
+    }
+    return d.toString();
+  }
+
+  /** Chromium measures by chords, so that a thousandth of the length is what it can hold. */
+  @Test
+  @SuppressWarnings("unchecked")
+  void aThousandRandomPathsAreAsLongAndGoWhereChromiumSays() {
+    Random r = new Random(1);
+    List<String> data = new ArrayList<>();
+    for (int i = 0; i < 1000; i++) {
+      data.add(random(r));
+    }
+    List<List<Number>> there =
+        (List<List<Number>>)
+            page.evaluate(
+                """
+                (all) => all.map((d) => {
+                  const p = document.createElementNS('http://www.w3.org/2000/svg', 'path');
+                  p.setAttribute('d', d);
+                  const l = p.getTotalLength();
+                  const out = [l];
+                  for (let i = 0; i <= 8; i++) {
+                    const q = p.getPointAtLength((l * i) / 8);
+                    out.push(q.x, q.y);
+                  }
+                  return out;
+                })""",
+                data);
+    for (int i = 0; i < data.size(); i++) {
+      Contour c = new Contour(SvgPath.parse(data.get(i)).subPaths().get(0).segments(), false);
+      List<Number> n = there.get(i);
+      double limit = 1e-3 * c.length() + 0.5;
+      assertThat(Math.abs(n.get(0).doubleValue() - c.length())).as(data.get(i)).isLessThan(limit);
+      for (int k = 0; k <= 8; k++) {
+        double x = n.get(1 + 2 * k).doubleValue();
+        double y = n.get(2 + 2 * k).doubleValue();
+        assertThat(c.at(c.length() * k / 8).point().distance(new Point(x, y)))
+            .as(data.get(i) + " at " + k + "/8")
+            .isLessThan(limit);
+      }
+    }
   }
 }

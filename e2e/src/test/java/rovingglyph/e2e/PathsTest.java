@@ -268,7 +268,7 @@ class PathsTest {
     w.newPath("Path data");
     page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Path data"))
         .fill("M10 80 C40 10 65 10 95 80 L nonsense");
-    assertThat(alert()).containsText("Broken at character 28");
+    assertThat(alert()).containsText("Broken at character 29");
     w.button("Take the path").click();
     assertThat(points(1)).hasSize(2);
   }

@@ -238,10 +238,10 @@ class WordsTest {
   void handlesOnTheStageSetSeamAndShift() {
     w.tab(3);
     w.type("Baseline shift", "60");
-    w.drag(w.handle("shift"), 40, 0);
+    w.drag(w.handle("shift"), 0, -30);
     assertThat(seat().getDouble("baselineShift", 60)).isNotEqualTo(60);
     choose("Fit", "Spread");
-    w.drag(w.handle("seam"), 0, 60);
+    w.drag(w.handle("seam"), 50, 8);
     assertThat(seat().getDouble("seamGap", 0)).isGreaterThan(20);
     assertThat(page.getByTestId("room-laid-straight")).isVisible();
   }

@@ -241,6 +241,7 @@ class WorkbenchTest {
     assertThat(points(w).get(1).asObject().get("out").asArray().get(1).asDouble())
         .isGreaterThan(y + 50);
     double firstX = points(w).get(0).asObject().getDouble("x", 0);
+    page.getByText("Place, size and direction").click();
     w.button("Reverse").click();
     assertThat(points(w).get(2).asObject().getDouble("x", 0)).isEqualTo(firstX);
     w.page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Closed")).click();

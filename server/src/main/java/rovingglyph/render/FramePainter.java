@@ -1,5 +1,6 @@
 package rovingglyph.render;
 
+import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -56,6 +57,11 @@ public final class FramePainter {
       int alpha = (int) Math.round(n[i + 1] * 255);
       int count = (int) n[i + 2];
       i += Frame.HEAD;
+      g.setColor(new Color(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255, alpha));
+      if (count == Frame.STROKE) {
+        i = stroke(g, n, i);
+        continue;
+      }
       Path2D area = new Path2D.Double(Path2D.WIND_NON_ZERO);
       for (int k = 0; k < count; k++) {
         if (n[i] == Frame.OWN) {
@@ -69,9 +75,31 @@ public final class FramePainter {
           i += Frame.STRIDE;
         }
       }
-      g.setColor(new Color(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255, alpha));
       g.fill(area);
     }
+  }
+
+  /** Draws a line; gives where its numbers end. */
+  private static int stroke(Graphics2D g, double[] n, int from) {
+    int dashes = (int) n[from + 2];
+    float[] dash = new float[dashes];
+    for (int i = 0; i < dashes; i++) {
+      dash[i] = (float) n[from + 3 + i];
+    }
+    int steps = from + 3 + dashes;
+    int end = steps + 1 + (int) n[steps];
+    Path2D line = new Path2D.Double();
+    own(line, n, steps + 1, end);
+    g.setStroke(
+        new BasicStroke(
+            (float) n[from],
+            (int) n[from + 1],
+            BasicStroke.JOIN_ROUND,
+            1,
+            dashes == 0 ? null : dash,
+            0));
+    g.draw(line);
+    return end;
   }
 
   /** An outline of this frame alone, from its numbers. */
@@ -109,22 +137,7 @@ public final class FramePainter {
     } else if (s instanceof Cubic c) {
       path.curveTo(c.p1().x(), c.p1().y(), c.p2().x(), c.p2().y(), end.x(), end.y());
     } else if (s instanceof Arc a) {
-      // Eighths of a turn as cubics are off by less than 1e-5 of the radius.
-      int parts = (int) Math.ceil(Math.abs(a.sweep()) / (Math.PI / 4));
-      double k = 4.0 / 3 * Math.tan(a.sweep() / parts / 4) / (a.sweep() / parts);
-      for (int i = 0; i < parts; i++) {
-        Segment part =
-            new Arc(
-                a.centre(),
-                a.rx(),
-                a.ry(),
-                a.tilt(),
-                a.start0() + a.sweep() * i / parts,
-                a.sweep() / parts);
-        Point p1 = part.start().plus(part.derivative(0).times(k));
-        Point p2 = part.end().minus(part.derivative(1).times(k));
-        path.curveTo(p1.x(), p1.y(), p2.x(), p2.y(), part.end().x(), part.end().y());
-      }
+      a.cubics().forEach(c -> add(path, c));
     }
   }
 }

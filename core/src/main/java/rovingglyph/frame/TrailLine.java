@@ -1,0 +1,76 @@
+package rovingglyph.frame;
+
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Segment;
+import rovingglyph.geometry.SvgPath;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Trail;
+import rovingglyph.seat.SeatValues;
+import rovingglyph.seat.Seating;
+
+/** The pieces of a track that are drawn under a row of letters, turned with it. */
+final class TrailLine {
+  private TrailLine() {}
+
+  /** None, one, or two where the trail goes over the join of a closed path. */
+  static List<Contour> pieces(Trail trail, Seating row, Affine turn) {
+    SeatValues v = row.values();
+    Contour c = row.contour();
+    double length = c.length();
+    double from = v.get(Channel.TRAIL_FROM) / 100 * length;
+    double to = v.get(Channel.TRAIL_TO) / 100 * length;
+    if (trail.with()) {
+      from = row.tail() - trail.lag();
+      to = row.head() + trail.lead();
+    }
+    List<Contour> out = new ArrayList<>();
+    if (to <= from || length <= 0) {
+      return out;
+    }
+    if (!row.track().round()) {
+      add(out, c, from, to);
+    } else if (to - from >= length) {
+      out.add(c);
+    } else {
+      double start = c.wrap(from);
+      double end = start + to - from;
+      add(out, c, start, Math.min(end, length));
+      add(out, c, 0, end - length);
+    }
+    return turn == Affine.IDENTITY ? out : out.stream().map(p -> p.mapped(turn)).toList();
+  }
+
+  private static void add(List<Contour> out, Contour c, double from, double to) {
+    double a = Math.max(from, 0);
+    double b = Math.min(to, c.length());
+    if (b - a > 1e-6) {
+      out.add(c.between(a, b));
+    }
+  }
+
+  static void paint(Frame frame, Trail trail, Seating row, Affine turn, double alpha) {
+    List<Contour> pieces = pieces(trail, row, turn);
+    if (pieces.isEmpty()) {
+      return;
+    }
+    double[] dash = trail.dash().stream().mapToDouble(d -> d).toArray();
+    frame.stroke(trail.colour(), alpha, trail.width(), trail.cap().ordinal(), dash);
+    for (Contour c : pieces) {
+      frame.step(Frame.MOVE, c.first().x(), c.first().y());
+      for (Segment s : c.segments()) {
+        frame.segment(s);
+      }
+      if (c.closed()) {
+        frame.step(Frame.CLOSE);
+      }
+    }
+    frame.endOwn();
+  }
+
+  static String data(Trail trail, Seating row, Affine turn) {
+    return SvgPath.write(pieces(trail, row, turn), 2);
+  }
+}

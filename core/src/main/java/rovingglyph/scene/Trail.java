@@ -1,0 +1,32 @@
+package rovingglyph.scene;
+
+import java.util.List;
+
+/**
+ * The path's own line drawn under a lettering, between the values {@code trailFrom} and {@code
+ * trailTo} in percent of the path, or with the lettering.
+ *
+ * @param colour 0xRRGGBB
+ * @param width in px
+ * @param dash lengths of dashes and gaps in turn, px; empty for a whole line
+ * @param with whether it begins and ends with the lettering
+ * @param lead how far it runs ahead of the head then, px; negative: it stays behind
+ * @param lag how far it reaches back behind the tail then, px
+ */
+public record Trail(
+    int colour,
+    double width,
+    List<Double> dash,
+    Cap cap,
+    boolean with,
+    double lead,
+    double lag,
+    Extras extras) {
+
+  /** How the line ends (SVG stroke-linecap). */
+  public enum Cap {
+    BUTT,
+    ROUND,
+    SQUARE
+  }
+}

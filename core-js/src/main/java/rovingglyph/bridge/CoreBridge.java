@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import org.teavm.jso.JSExport;
 import rovingglyph.document.DocumentException;
+import rovingglyph.document.MotionCodec;
 import rovingglyph.document.PathCodec;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.document.Spelling;
@@ -29,10 +30,12 @@ import rovingglyph.journey.PathMarks;
 import rovingglyph.motion.Timeline;
 import rovingglyph.paths.KnotsOf;
 import rovingglyph.paths.ShapeOverTime;
+import rovingglyph.proof.LoopCheck;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.Extras;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Mover;
 import rovingglyph.scene.Profile;
@@ -188,12 +191,49 @@ public final class CoreBridge {
       // Of the open scene the landings are solved: an edit starts from what is seen, not from the
       // values that stood in the document.
       Scene scene = document.equals(opened) ? prepared.scene() : SceneCodec.read(document);
-      Lettering switched = SideEdits.apply(prepared, document.equals(opened), edit);
-      return SceneCodec.write(
-          switched != null ? scene.withItem(switched) : SceneEdits.apply(scene, edit));
+      Scene standing = StandingEdits.apply(prepared, document.equals(opened), edit);
+      return SceneCodec.write(standing != null ? standing : SceneEdits.apply(scene, edit));
     } catch (IllegalArgumentException e) {
       return new JsonObject().add("error", e.getMessage()).toString();
     }
+  }
+
+  /** Chosen keyframes of a value as JSON, for the edit "pasteKeys". */
+  @JSExport
+  public static String copyKeys(String item, String channel, double[] indexes) {
+    Channel c = Channel.of(channel);
+    List<Keyframe> keys = new ArrayList<>();
+    for (double i : indexes) {
+      keys.add(prepared.scene().mover(item).movable(c).keyframes().get((int) i));
+    }
+    return MotionCodec.keys(keys, c);
+  }
+
+  /** What differs between frame 0 and the frame after the last: sentences, and what mends each. */
+  @JSExport
+  public static String loopCheck() {
+    JsonArray out = new JsonArray();
+    for (LoopCheck.Difference d : LoopCheck.of(prepared)) {
+      out.add(
+          new JsonObject()
+              .add("sentence", d.sentence())
+              .add("item", d.item().id())
+              .add("channel", d.channel().field())
+              .add("mends", LoopCheck.canMend(d)));
+    }
+    return out.toString();
+  }
+
+  /** One sample of a frame blurred by motion; see {@link PreparedScene#at(double, double)}. */
+  @JSExport
+  public static double[] blurred(double time, double shutter) {
+    return prepared.at(time, shutter).numbers();
+  }
+
+  /** How many samples a frame is blurred by; 0 where nothing is. */
+  @JSExport
+  public static int blurSamples() {
+    return prepared.blurs() ? prepared.scene().blur().samples() : 0;
   }
 
   /** Samples for the Journey chart; see {@link JourneyChart#samples}. */

@@ -44,7 +44,12 @@ final class Summary {
     JsonArray findings = new JsonArray();
     for (Finding f : Proof.of(p)) {
       findings.add(
-          new JsonObject().add("message", f.message()).add("item", f.item()).add("time", f.time()));
+          new JsonObject()
+              .add("message", f.message())
+              .add("item", f.item())
+              .add("time", f.time())
+              .add("mend", f.mend())
+              .add("edit", f.edit()));
     }
     return out.add("paths", paths)
         .add("items", items)

@@ -54,7 +54,12 @@ final class MovableCodec {
         : f.number(name, c.least(), c.greatest(), missing);
   }
 
-  private static Keyframe keyframe(Fields f, Channel channel) {
+  /** Keyframes as text, as documents have them. */
+  static String keys(java.util.List<Keyframe> keys, Channel c) {
+    return Writer.list(keys, k -> write(k, c));
+  }
+
+  static Keyframe keyframe(Fields f, Channel channel) {
     Landing.Kind kind = f.choice("landing", Landing.Kind.values(), null);
     if (kind != null && channel != Channel.PATH_OFFSET) {
       f.problem("landing", "only a path offset can land", "none");
@@ -64,6 +69,7 @@ final class MovableCodec {
         f.number("time", 0, LATEST, 0),
         value(f, "value", channel, 0),
         kind == null ? null : new Landing(kind, laps),
+        f.text("cue", 80, null),
         EasingCodec.read(f),
         f.rest());
   }
@@ -184,6 +190,9 @@ final class MovableCodec {
       if (k.landing().kind() == Landing.Kind.WHOLE_LAPS) {
         w.add("laps", k.landing().laps());
       }
+    }
+    if (k.cue() != null) {
+      w.add("cue", k.cue());
     }
     return w.json("easing", EasingCodec.write(k.easing())).rest(k.extras()).text();
   }

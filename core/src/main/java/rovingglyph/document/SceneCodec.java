@@ -4,10 +4,13 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonValue;
 import com.eclipsesource.json.ParseException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import rovingglyph.geometry.Decimal;
+import rovingglyph.scene.Blur;
+import rovingglyph.scene.Cue;
 import rovingglyph.scene.FrameRate;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
@@ -85,12 +88,51 @@ public final class SceneCodec {
             letterings,
             pictures,
             f.list("templates", 20, ItemCodec::readTemplate),
+            cues(f),
+            f.get("blur") == null ? Blur.NONE : blur(f.object("blur")),
             stack(f, letterings, pictures),
             f.rest());
     checkReferences(scene, f);
     KeyframeCheck.perFrame(scene, problems);
     FollowCheck.check(scene, problems);
     return scene;
+  }
+
+  private static List<Cue> cues(Fields f) {
+    List<Cue> out =
+        new ArrayList<>(
+            f.list(
+                "cues",
+                1000,
+                c ->
+                    new Cue(
+                        c.id("id"),
+                        c.text("name", 200, "Cue"),
+                        c.number("time", 0, MovableCodec.LATEST, 0),
+                        c.rest())));
+    out.sort(Comparator.comparingDouble(Cue::time));
+    return List.copyOf(out);
+  }
+
+  private static Blur blur(Fields f) {
+    return new Blur(f.number("angle", 0, 720, 0), f.integer("samples", 2, 64, 8), f.rest());
+  }
+
+  private static String write(Cue c) {
+    return Writer.object()
+        .add("id", c.id())
+        .add("name", c.name())
+        .add("time", c.time())
+        .rest(c.extras())
+        .text();
+  }
+
+  private static String write(Blur b) {
+    return Writer.object()
+        .add("angle", b.angle())
+        .add("samples", b.samples())
+        .rest(b.extras())
+        .text();
   }
 
   private static FrameRate rate(Fields f) {
@@ -146,6 +188,9 @@ public final class SceneCodec {
     for (int i = 0; i < scene.templates().size(); i++) {
       unique(ids, scene.templates().get(i).id(), "templates[" + i + "].id", f);
     }
+    for (int i = 0; i < scene.cues().size(); i++) {
+      unique(ids, scene.cues().get(i).id(), "cues[" + i + "].id", f);
+    }
   }
 
   private static void unique(Set<String> ids, String id, String field, Fields f) {
@@ -169,6 +214,8 @@ public final class SceneCodec {
         .list("letterings", scene.letterings(), LetteringCodec::write)
         .list("pictures", scene.pictures(), ItemCodec::write)
         .list("templates", scene.templates(), ItemCodec::write)
+        .list("cues", scene.cues(), SceneCodec::write)
+        .json("blur", write(scene.blur()))
         .texts("stack", scene.stack())
         .rest(scene.extras())
         .text();

@@ -4,6 +4,7 @@ import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.scene.ClockSweep;
+import rovingglyph.scene.Recipe;
 import rovingglyph.scene.Reveal;
 import rovingglyph.scene.Showing;
 import rovingglyph.scene.Trail;
@@ -17,7 +18,23 @@ final class ShowingCodec {
         f.get("reveal") == null ? null : reveal(f.object("reveal")),
         f.get("sweep") == null ? null : sweep(f.object("sweep")),
         f.get("trail") == null ? null : trail(f.object("trail")),
+        recipes(f),
         f.get("blur") == null ? null : f.number("blur", 0, 720, 180));
+  }
+
+  private static List<Recipe> recipes(Fields f) {
+    List<Recipe> all =
+        f.list(
+            "recipes",
+            2,
+            r -> {
+              Recipe.Kind kind = r.choice("kind", Recipe.Kind.values(), null);
+              return kind == null ? null : new Recipe(kind, r.rest());
+            });
+    if (all.size() == 2 && all.get(0).kind().travels() == all.get(1).kind().travels()) {
+      f.problem("recipes", "both are of one sort", "one that travels and one that shows");
+    }
+    return all;
   }
 
   private static Reveal reveal(Fields f) {
@@ -93,6 +110,12 @@ final class ShowingCodec {
     }
     if (s.trail() != null) {
       w.json("trail", write(s.trail()));
+    }
+    if (!s.recipes().isEmpty()) {
+      w.list(
+          "recipes",
+          s.recipes(),
+          r -> Writer.object().add("kind", Spelling.of(r.kind())).rest(r.params()).text());
     }
     if (s.blur() != null) {
       w.add("blur", s.blur());

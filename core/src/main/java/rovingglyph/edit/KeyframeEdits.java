@@ -6,7 +6,6 @@ import java.util.List;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Easing;
-import rovingglyph.scene.Extras;
 import rovingglyph.scene.FrameRate;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
@@ -41,11 +40,11 @@ public final class KeyframeEdits {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     if (at >= 0) {
       Keyframe k = keys.get(at);
-      keys.set(at, new Keyframe(k.time(), v, null, k.easing(), k.extras()));
+      keys.set(at, new Keyframe(k.time(), v, null, k.cue(), k.easing(), k.extras()));
     } else {
       Easing easing =
           keys.isEmpty() ? Easing.STEADY : keys.get(Timeline.segmentAt(keys, time)).easing();
-      keys.add(new Keyframe(onFrame(time), v, null, easing, Extras.NONE));
+      keys.add(new Keyframe(onFrame(time), v, null, easing));
     }
     return sorted(m, keys);
   }
@@ -73,11 +72,9 @@ public final class KeyframeEdits {
     Keyframe k = keys.get(index);
     int there = indexAt(m, time);
     double t = there >= 0 && there != index ? k.time() : onFrame(time);
-    keys.set(
-        index,
-        value == null
-            ? new Keyframe(t, k.value(), k.landing(), k.easing(), k.extras())
-            : new Keyframe(t, channel.clamp(value), null, k.easing(), k.extras()));
+    Keyframe moved = k.at(t, t == k.time() ? k.cue() : null);
+    boolean torn = value != null;
+    keys.set(index, torn ? moved.withValue(channel.clamp(value)).with((Landing) null) : moved);
     return sorted(m, keys);
   }
 
@@ -85,10 +82,7 @@ public final class KeyframeEdits {
   public Movable shift(Movable m, double by) {
     List<Keyframe> keys =
         m.keyframes().stream()
-            .map(
-                k ->
-                    new Keyframe(
-                        k.time(), channel.clamp(k.value() + by), null, k.easing(), k.extras()))
+            .map(k -> k.withValue(channel.clamp(k.value() + by)).with((Landing) null))
             .toList();
     return m.with(channel.clamp(m.still() + by)).with(keys);
   }
@@ -96,7 +90,7 @@ public final class KeyframeEdits {
   public Movable ease(Movable m, int index, Easing easing) {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     Keyframe k = keys.get(index);
-    keys.set(index, new Keyframe(k.time(), k.value(), k.landing(), easing, k.extras()));
+    keys.set(index, k.with(easing));
     return sorted(m, keys);
   }
 
@@ -104,7 +98,7 @@ public final class KeyframeEdits {
   public Movable land(Movable m, int index, Landing landing) {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     Keyframe k = keys.get(index);
-    keys.set(index, new Keyframe(k.time(), k.value(), landing, k.easing(), k.extras()));
+    keys.set(index, k.with(landing));
     return sorted(m, keys);
   }
 
@@ -119,7 +113,11 @@ public final class KeyframeEdits {
     return -1;
   }
 
-  private double onFrame(double time) {
+  double clamp(double value) {
+    return channel.clamp(value);
+  }
+
+  double onFrame(double time) {
     return rate.timeOf(rate.frameAt(clampTime(time)));
   }
 
@@ -127,7 +125,7 @@ public final class KeyframeEdits {
     return Math.min(Math.max(time, 0), LATEST - 1);
   }
 
-  private static Movable sorted(Movable m, List<Keyframe> keys) {
+  static Movable sorted(Movable m, List<Keyframe> keys) {
     keys.sort(Comparator.comparingDouble(Keyframe::time));
     return m.with(keys);
   }

@@ -4,13 +4,19 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import rovingglyph.document.DocumentException;
 import rovingglyph.document.EasingCodec;
 import rovingglyph.document.Spelling;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Cue;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
+import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
@@ -29,10 +35,12 @@ public final class SceneEdits {
     JsonObject edit = Json.parse(json).asObject();
     String op = edit.getString("op", "");
     Scene made = NewPaths.apply(scene, op, edit);
-    if (made != null) {
-      return made;
+    Scene cued = made != null ? made : Cues.apply(scene, op, edit);
+    if (cued != null) {
+      return cued;
     }
     return switch (op) {
+      case "recipe" -> Recipes.apply(scene, edit);
       case "addLettering" -> Letterings.add(scene, edit);
       case "sit" -> Letterings.sit(scene, edit);
       case "pin" -> Letterings.pin(scene, edit);
@@ -70,12 +78,69 @@ public final class SceneEdits {
                   m, index, number(e, "time"), e.get("value") == null ? null : number(e, "value"));
           case "ease" -> edits.ease(m, index, easing(e.get("easing")));
           case "land" -> edits.land(m, index, landing(e));
-          default -> throw new IllegalArgumentException("There is no edit \"" + op + "\"");
+          case "follows" -> follows(scene, edits, m, index, e.getString("cue", ""));
+          case "motion" -> Motions.apply(m, channel, e);
+          default -> group(op, new KeyframeGroups(edits), m, e, channel);
         };
     Mover changed = item.with(channel, edited);
     return changed instanceof GuidePath p
         ? Reshaping.replace(scene, p, e.getDouble("time", 0), true)
         : scene.withItem((Item) changed);
+  }
+
+  /** {@code indexes} chooses keyframes, all if it is left out. */
+  private static Movable group(
+      String op, KeyframeGroups groups, Movable m, JsonObject e, Channel channel) {
+    Set<Integer> chosen = new TreeSet<>();
+    JsonValue list = e.get("indexes");
+    for (int i = 0; i < m.keyframes().size(); i++) {
+      chosen.add(i);
+    }
+    if (list != null && list.isArray()) {
+      Set<Integer> asked = new TreeSet<>();
+      list.asArray().forEach(v -> asked.add(v.asInt()));
+      chosen.retainAll(asked);
+    }
+    if (chosen.isEmpty() && !op.equals("pasteKeys")) {
+      throw new IllegalArgumentException("Choose keyframes first");
+    }
+    return switch (op) {
+      case "moveKeys" -> groups.move(m, chosen, e.getDouble("by", 0), e.getDouble("value", 0));
+      case "stretchKeys" -> groups.stretch(m, chosen, number(e, "about"), number(e, "factor"));
+      case "mirrorKeys" -> groups.mirror(m, chosen);
+      case "swapKeys" -> groups.swap(m, chosen);
+      case "removeKeys" -> groups.remove(m, chosen);
+      case "holdKey" -> groups.hold(m, chosen.iterator().next(), number(e, "seconds"));
+      case "pasteKeys" ->
+          groups.paste(
+              m,
+              Motions.keys(e.get("keys"), channel),
+              number(e, "time"),
+              e.getBoolean("onward", false));
+      default -> throw new IllegalArgumentException("There is no edit \"" + op + "\"");
+    };
+  }
+
+  /** Ties a keyframe to a cue, at whose time it is from then on; an empty one lets it go. */
+  private static Movable follows(
+      Scene scene, KeyframeEdits edits, Movable m, int index, String id) {
+    Cue cue = scene.cue(id);
+    Keyframe k = m.keyframes().get(index);
+    if (cue == null) {
+      return m.with(replaced(m.keyframes(), index, k.at(k.time(), null)));
+    }
+    int there = edits.indexAt(m, cue.time());
+    if (there >= 0 && there != index) {
+      throw new IllegalArgumentException(
+          "Another keyframe stands at the cue \"" + cue.name() + "\"");
+    }
+    return KeyframeEdits.sorted(m, replaced(m.keyframes(), index, k.at(cue.time(), cue.id())));
+  }
+
+  private static List<Keyframe> replaced(List<Keyframe> keys, int index, Keyframe k) {
+    List<Keyframe> out = new ArrayList<>(keys);
+    out.set(index, k);
+    return out;
   }
 
   private static double number(JsonObject e, String name) {

@@ -27,19 +27,42 @@ public record PreparedScene(
 
   /** The frame at a time in seconds; any finite time is good. */
   public Frame at(double time) {
+    return at(time, 0);
+  }
+
+  /** Whether any item is blurred by its motion. */
+  public boolean blurs() {
+    return scene.blur().angle() > 0
+        || scene.letterings().stream().anyMatch(l -> blur(l) > 0 && !l.hidden());
+  }
+
+  /** The shutter angle of an item in degrees. */
+  private double blur(Item item) {
+    boolean own = item instanceof Lettering l && l.showing().blur() != null;
+    return own ? ((Lettering) item).showing().blur() : scene.blur().angle();
+  }
+
+  /**
+   * One of the samples of a frame blurred by motion.
+   *
+   * @param shutter where in the time that the shutter is open, -0.5 to 0.5; each item by its own
+   *     shutter angle
+   */
+  public Frame at(double time, double shutter) {
     Frame frame = new Frame();
     for (String id : scene.stack()) {
       Item item = scene.item(id);
       if (item.hidden()) {
         continue;
       }
+      double open = shutter * blur(item) / 360 / scene.rate().perSecond();
       if (item instanceof Lettering) {
         PreparedLettering l = letterings.get(id);
         if (l != null) {
-          l.paint(frame, time);
+          l.paint(frame, time + open);
         }
       } else {
-        pictures.get(id).paint(frame, time);
+        pictures.get(id).paint(frame, time + open);
       }
     }
     return frame;

@@ -1,5 +1,6 @@
 package rovingglyph.proof;
 
+import com.eclipsesource.json.Json;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -46,19 +47,46 @@ public final class Proof {
         proof.atRest(prepared.letterings().get(l.id()));
       }
     }
+    LoopCheck.of(prepared).forEach(proof::loop);
     prepared.scene().paths().forEach(proof::changesShape);
     prepared.scene().pictures().forEach(p -> proof.late(p, "\"" + p.name() + "\""));
     return proof.findings;
   }
 
   private void find(String message, String item, double time) {
-    findings.add(new Finding(message, item, time));
+    findings.add(new Finding(message, item, time, "", ""));
   }
 
   /** The lettering's words in quotes, shortened. */
   private static String quoted(Lettering l) {
     String t = l.text().strip();
     return "\u201c" + (t.length() > 24 ? t.substring(0, 23) + "\u2026" : t) + "\u201d";
+  }
+
+  /** Only what goes round: elsewhere nobody says that the scene is to be a loop. */
+  private void loop(LoopCheck.Difference d) {
+    if (d.travels() && LoopCheck.canMend(d)) {
+      boolean lap = d.channel() == Channel.PATH_OFFSET;
+      findings.add(
+          new Finding(
+              "Frame 0 and frame "
+                  + scene.frameCount()
+                  + " differ. "
+                  + d.sentence()
+                  + (lap ? ", not a whole lap" : ", not a whole turn"),
+              d.item().id(),
+              0,
+              lap ? "Make it whole laps" : "Make it whole turns",
+              closing(d)));
+    }
+  }
+
+  private static String closing(LoopCheck.Difference d) {
+    return "{\"op\":\"closeLoop\",\"item\":"
+        + Json.value(d.item().id())
+        + ",\"channel\":\""
+        + d.channel().field()
+        + "\"}";
   }
 
   private void changesShape(GuidePath p) {

@@ -6,14 +6,29 @@ package rovingglyph.scene;
  * @param time in seconds from the start of the scene
  * @param value in the channel's unit; of a landing, the value it last had
  * @param landing the goal that gives the value, or null
+ * @param cue id of the cue that gives the time; null for none
  * @param easing of the way to the next keyframe
  */
-public record Keyframe(double time, double value, Landing landing, Easing easing, Extras extras) {
+public record Keyframe(
+    double time, double value, Landing landing, String cue, Easing easing, Extras extras) {
   public Keyframe(double time, double value, Landing landing, Easing easing) {
-    this(time, value, landing, easing, Extras.NONE);
+    this(time, value, landing, null, easing, Extras.NONE);
   }
 
   public Keyframe withValue(double v) {
-    return new Keyframe(time, v, landing, easing, extras);
+    return new Keyframe(time, v, landing, cue, easing, extras);
+  }
+
+  /** At another time, of its own unless a cue is named. */
+  public Keyframe at(double newTime, String newCue) {
+    return new Keyframe(newTime, value, landing, newCue, easing, extras);
+  }
+
+  public Keyframe with(Easing e) {
+    return new Keyframe(time, value, landing, cue, e, extras);
+  }
+
+  public Keyframe with(Landing l) {
+    return new Keyframe(time, value, l, cue, easing, extras);
   }
 }

@@ -10,6 +10,7 @@ import java.util.List;
  * @param height of the frame in px
  * @param length in seconds
  * @param background 0xRRGGBB, or null for none
+ * @param cues in order of time
  * @param stack ids of all items, back to front
  */
 public record Scene(
@@ -23,6 +24,8 @@ public record Scene(
     List<Lettering> letterings,
     List<Picture> pictures,
     List<Template> templates,
+    List<Cue> cues,
+    Blur blur,
     List<String> stack,
     Extras extras) {
 
@@ -91,28 +94,34 @@ public record Scene(
     return withPaths(List.copyOf(all));
   }
 
+  public Scene withCues(List<Cue> newCues) {
+    return with(paths, letterings, pictures, newCues, stack);
+  }
+
+  /** The cue with this id; null if there is none. */
+  public Cue cue(String id) {
+    return cues.stream().filter(c -> c.id().equals(id)).findFirst().orElse(null);
+  }
+
   /** With an item put on top of the stack. */
   public Scene stacked(String id) {
     List<String> order = new ArrayList<>(stack);
     order.remove(id);
     order.add(id);
-    return new Scene(
-        name,
-        width,
-        height,
-        rate,
-        length,
-        background,
-        paths,
-        letterings,
-        pictures,
-        templates,
-        List.copyOf(order),
-        extras);
+    return with(paths, letterings, pictures, cues, List.copyOf(order));
   }
 
   private Scene with(
       List<GuidePath> newPaths, List<Lettering> newLetterings, List<Picture> newPictures) {
+    return with(newPaths, newLetterings, newPictures, cues, stack);
+  }
+
+  private Scene with(
+      List<GuidePath> newPaths,
+      List<Lettering> newLetterings,
+      List<Picture> newPictures,
+      List<Cue> newCues,
+      List<String> newStack) {
     return new Scene(
         name,
         width,
@@ -124,7 +133,9 @@ public record Scene(
         newLetterings,
         newPictures,
         templates,
-        stack,
+        newCues,
+        blur,
+        newStack,
         extras);
   }
 }

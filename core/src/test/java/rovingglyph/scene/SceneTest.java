@@ -36,6 +36,8 @@ class SceneTest {
             s.letterings(),
             s.pictures(),
             s.templates(),
+            s.cues(),
+            s.blur(),
             s.stack(),
             s.extras());
     assertThat(timed.frameCount()).isEqualTo(frames);

@@ -41,13 +41,27 @@ public final class FramePainter {
 
   /** Paints over the whole image; one without an alpha channel begins black. */
   public void paint(BufferedImage image, double time) {
+    if (!scene.blurs()) {
+      paint(image, scene.at(time).numbers());
+      return;
+    }
+    int samples = scene.scene().blur().samples();
+    MotionBlur blur = new MotionBlur(image.getWidth(), image.getHeight());
+    for (int i = 0; i < samples; i++) {
+      paint(image, scene.at(time, (i + 0.5) / samples - 0.5).numbers());
+      blur.add(image);
+    }
+    blur.mix(image);
+  }
+
+  private void paint(BufferedImage image, double[] numbers) {
     Graphics2D g = image.createGraphics();
     g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
     g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
     Integer background = scene.scene().background();
     g.setBackground(background == null ? new Color(0, true) : new Color(background));
     g.clearRect(0, 0, image.getWidth(), image.getHeight());
-    paint(g, scene.at(time).numbers());
+    paint(g, numbers);
     g.dispose();
   }
 

@@ -1,0 +1,68 @@
+package rovingglyph.document;
+
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Movable;
+
+/** Parts of movable values on their own, as edits carry them. */
+public final class MotionCodec {
+  private static final List<String> PARTS = List.of("cruise", "sway", "stagger", "follow");
+
+  private MotionCodec() {}
+
+  /**
+   * A movable with its cruise, sway, stagger or follow changed.
+   *
+   * @param parts those fields that it has; null takes one away
+   * @throws DocumentException if one cannot be used
+   */
+  public static Movable changed(Movable m, Channel channel, JsonObject parts) {
+    JsonValue written = Json.parse(MovableCodec.write(m, channel));
+    JsonObject whole =
+        written.isObject()
+            ? written.asObject()
+            : new JsonObject().add("still", written).add("keyframes", Json.array());
+    for (String name : PARTS) {
+      JsonValue v = parts.get(name);
+      if (v != null) {
+        whole.remove(name);
+        if (!v.isNull()) {
+          whole.add(name, v);
+        }
+      }
+    }
+    List<Problem> problems = new ArrayList<>();
+    JsonObject holder = new JsonObject().add(channel.field(), whole);
+    Movable out = MovableCodec.read(new Fields(holder, "$", problems), channel, m.still());
+    if (!problems.isEmpty()) {
+      throw new DocumentException(problems);
+    }
+    return out;
+  }
+
+  /** Keyframes as text, to be pasted later. */
+  public static String keys(List<Keyframe> keys, Channel channel) {
+    return MovableCodec.keys(keys, channel);
+  }
+
+  /**
+   * Keyframes from what {@link #keys(List, Channel)} wrote.
+   *
+   * @throws DocumentException if they do not fit the channel
+   */
+  public static List<Keyframe> keys(JsonValue json, Channel channel) {
+    List<Problem> problems = new ArrayList<>();
+    JsonObject holder = new JsonObject().add("keyframes", json == null ? Json.array() : json);
+    Fields f = new Fields(holder, "$", problems);
+    List<Keyframe> out = f.list("keyframes", 5000, k -> MovableCodec.keyframe(k, channel));
+    if (!problems.isEmpty()) {
+      throw new DocumentException(problems);
+    }
+    return out;
+  }
+}

@@ -1,0 +1,164 @@
+package rovingglyph.proof;
+
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.frame.PreparedLettering;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Decimal;
+import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Landing;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.Mover;
+import rovingglyph.scene.Picture;
+import rovingglyph.seat.Placement;
+import rovingglyph.seat.SeatValues;
+
+/**
+ * Whether a scene's frame after the last is its first again: in a loop of N frames, frame N and
+ * frame 0. What differs is named, with the nearest value that closes it.
+ */
+public final class LoopCheck {
+  /**
+   * A value whose end is not its beginning.
+   *
+   * @param differs by so much in the channel's unit
+   * @param nearest value of the last keyframe that closes the loop; NaN where there is none
+   * @param travels whether it goes round and nearly closes, so that a closed loop is surely meant
+   */
+  public record Difference(
+      Mover item, String name, Channel channel, double differs, double nearest, boolean travels) {
+
+    /** In a sentence. */
+    public String sentence() {
+      return name
+          + ": "
+          + channel.label().toLowerCase()
+          + " ends "
+          + Decimal.text(differs, 2)
+          + " "
+          + channel.unit()
+          + " from where it began";
+    }
+  }
+
+  private final PreparedScene prepared;
+  private final double end;
+  private final List<Difference> out = new ArrayList<>();
+
+  private LoopCheck(PreparedScene prepared) {
+    this.prepared = prepared;
+    this.end = prepared.scene().rate().timeOf(prepared.scene().frameCount());
+  }
+
+  public static List<Difference> of(PreparedScene prepared) {
+    LoopCheck check = new LoopCheck(prepared);
+    for (Lettering l : prepared.scene().letterings()) {
+      PreparedLettering p = prepared.letterings().get(l.id());
+      if (p != null && !l.hidden()) {
+        check.item(l, "\u201c" + l.text().strip().replace('\n', ' ') + "\u201d", lap(p));
+      }
+    }
+    for (Picture p : prepared.scene().pictures()) {
+      if (!p.hidden()) {
+        check.item(p, p.name(), 0);
+      }
+    }
+    for (GuidePath p : prepared.scene().paths()) {
+      check.item(p, p.name(), 0);
+    }
+    return check.out;
+  }
+
+  /** What is once round for the path offset: 0 where the path does not come round. */
+  private static double lap(PreparedLettering l) {
+    Contour c = l.seating(l.values(0)).contour();
+    return l.seating(l.values(0)).track().round() ? c.length() : 0;
+  }
+
+  private void item(Mover item, String name, double lap) {
+    item.values()
+        .forEach(
+            (c, m) -> {
+              if (m.moves() && c.kind() == Channel.Kind.NUMBER && matters(item, c)) {
+                value(item, name, c, m, period(c, lap));
+              }
+            });
+  }
+
+  /** A value that moves while nothing is seen closes no less. */
+  private boolean matters(Mover item, Channel c) {
+    if (!(item instanceof Lettering l) || c == Channel.OPACITY) {
+      return true;
+    }
+    PreparedLettering p = prepared.letterings().get(l.id());
+    return seen(p, 0) || seen(p, end);
+  }
+
+  private boolean seen(PreparedLettering l, double time) {
+    SeatValues v = l.values(time);
+    return l.placements(v).stream().anyMatch(LoopCheck::seen) && l.touches(v, prepared.area());
+  }
+
+  private static boolean seen(Placement p) {
+    return p.visible() && p.alpha() > 0;
+  }
+
+  private static double period(Channel c, double lap) {
+    if (c == Channel.PATH_OFFSET) {
+      return lap;
+    }
+    boolean turns =
+        c == Channel.ROTATION
+            || c == Channel.TURN
+            || c == Channel.LETTER_TURN
+            || c == Channel.FIXED_ANGLE
+            || c == Channel.PHASE
+            || c == Channel.START_ANGLE;
+    return turns ? 360 : c == Channel.START ? 100 : 0;
+  }
+
+  private void value(Mover item, String name, Channel c, Movable m, double period) {
+    double first = Timeline.value(m, 0);
+    double last = Timeline.value(m, end);
+    double by = last - first;
+    double whole = period > 0 ? period * Math.rint(by / period) : 0;
+    double differs = by - whole;
+    double limit = c == Channel.PATH_OFFSET && period > 0 ? 1e-6 * period : 1e-6;
+    if (Math.abs(differs) <= limit) {
+      return;
+    }
+    boolean keyed = m.keyed() && m.cruise() == null && m.sway() == null && m.follow() == null;
+    double nearest = keyed ? first + whole : Double.NaN;
+    boolean travels = period > 0 && Math.abs(by) > period / 2;
+    out.add(new Difference(item, name, c, differs, nearest, travels));
+  }
+
+  /** The value with its end closed: its last keyframe at the nearest whole, at the loop's end. */
+  public static Movable mended(Difference d, double lap) {
+    Movable m = d.item().movable(d.channel());
+    List<Keyframe> keys = new ArrayList<>(m.keyframes());
+    int last = keys.size() - 1;
+    Keyframe k = keys.get(last);
+    boolean laps = d.channel() == Channel.PATH_OFFSET && lap > 0;
+    double whole = laps ? Math.rint((d.nearest() - keys.get(0).value()) / lap) : 0;
+    boolean fromRest = keys.get(0).value() == 0;
+    keys.set(
+        last,
+        laps && fromRest && whole != 0
+            ? k.withValue(d.nearest()).with(new Landing(Landing.Kind.WHOLE_LAPS, whole))
+            : k.withValue(d.nearest()).with((Landing) null));
+    return m.with(keys);
+  }
+
+  /** Whether an item is one that this check can mend. */
+  public static boolean canMend(Difference d) {
+    return !Double.isNaN(d.nearest())
+        && (d.item() instanceof Item || d.item() instanceof GuidePath);
+  }
+}

@@ -84,7 +84,7 @@ describe('the compiled core', () => {
     expect(core.charted('l', 'pathOffset', 1)).toBe(0);
     expect(core.speed('l', 'pathOffset', 1)).toBe(0);
     expect(core.journey('l', 'size', 2)[1]).toBe(100);
-    expect([...core.outside('l')]).toEqual([]);
+    expect([...core.outside('l', 0, 800)]).toEqual([]);
     expect(core.marks('p', 2, 0)[0]).toBeCloseTo(300, 6);
   });
 });

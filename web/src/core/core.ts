@@ -29,6 +29,7 @@ export interface ItemSummary {
   comesRound?: boolean;
   room?: number;
   text?: number;
+  letters?: number;
   size?: number;
 }
 
@@ -68,14 +69,37 @@ export interface KeyframeInfo {
   value: number;
   easing: EasingName;
   curve: [number, number, number, number];
+  /** Of spring, bounce and steps; see the Java class Easing. */
+  numbers: number[];
   landing?: LandingName;
   laps?: number;
+  cue?: string;
 }
 
 export interface Finding {
   message: string;
   item: string;
   time: number;
+  /** What a button that mends it says, and its edit as JSON; empty where there is none. */
+  mend: string;
+  edit: string;
+}
+
+/** A value that is not the same in frame 0 and in the frame after the last. */
+export interface LoopDifference {
+  sentence: string;
+  item: string;
+  channel: Channel;
+  mends: boolean;
+}
+
+export function loopCheck(): LoopDifference[] {
+  return JSON.parse(bridge.loopCheck()) as LoopDifference[];
+}
+
+/** Chosen keyframes, to be pasted by the edit pasteKeys. */
+export function copyKeys(item: string, channel: Channel, indexes: number[]): unknown[] {
+  return JSON.parse(bridge.copyKeys(item, channel, Float64Array.from(indexes))) as unknown[];
 }
 
 export interface Problem {
@@ -195,6 +219,8 @@ export const {
   putRun,
   forget,
   frame,
+  blurred,
+  blurSamples,
   outline,
   outlineCount,
   value,

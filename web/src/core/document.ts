@@ -1,4 +1,10 @@
 /** The scene document, version 1, as docs/scene-format.md describes it. */
+export interface Cue {
+  id: string;
+  name: string;
+  time: number;
+}
+
 export interface SceneDoc {
   format: 'roving-glyph-scene';
   version: 1;
@@ -12,6 +18,8 @@ export interface SceneDoc {
   letterings: Lettering[];
   pictures: Picture[];
   templates: Template[];
+  cues?: Cue[];
+  blur?: { angle: number; samples: number };
   stack: string[];
 }
 
@@ -192,6 +200,22 @@ export interface Profile {
   points: Pair[];
 }
 
+export type RecipeKind =
+  'enter-hold-leave' | 'endless-lap' | 'steady-cruise' | 'sway' | 'letter-reveal' | 'clock-sweep';
+
+/** What wrote some of the motion, with what it was written from. */
+export type Recipe = { kind: RecipeKind } & Record<string, unknown>;
+
+export interface Trail {
+  colour: string;
+  width: number;
+  dash: number[];
+  cap: 'butt' | 'round' | 'square';
+  with: boolean;
+  lead: number;
+  lag: number;
+}
+
 export interface Lettering {
   id: string;
   text: string;
@@ -205,6 +229,12 @@ export interface Lettering {
   rows?: Rows;
   profiles?: Profile[];
   mix?: 'oklch' | 'srgb';
+  reveal?: object;
+  sweep?: object;
+  trail?: Trail;
+  recipes?: Recipe[];
+  /** Own shutter angle, degrees. */
+  blur?: number;
   fill: MovableColour;
   path: string;
   seat: Seat;

@@ -15,7 +15,11 @@ declare module '*/generated/core.js' {
   export function band(lettering: string, time: number): Float64Array;
   export function speed(item: string, channel: string, time: number): number;
   export function itemAt(x: number, y: number, time: number, reach: number): string;
-  export function outside(lettering: string): Float64Array;
+  export function outside(lettering: string, from: number, to: number): Float64Array;
+  export function copyKeys(item: string, channel: string, indexes: Float64Array): string;
+  export function loopCheck(): string;
+  export function blurred(time: number, shutter: number): Float64Array;
+  export function blurSamples(): number;
   export function onFrame(time: number): number;
   export function channels(): string;
   export function pathData(path: string, time: number): string;

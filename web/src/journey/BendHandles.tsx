@@ -21,7 +21,8 @@ interface Props {
 
 /** The two control points of the chosen segment's easing curve, in the chart itself. */
 export function BendHandles({ item, channel, index, from, to, scale, toChart }: Props) {
-  if (from.key.easing === 'hold' || from.key.value === to.key.value) return null;
+  const curved = from.key.numbers.length === 0 && from.key.easing !== 'hold';
+  if (!curved || from.key.value === to.key.value) return null;
   const curve = from.key.curve;
   const [x0, y0, x1, y1] = [
     scale.x(from.x),

@@ -35,7 +35,7 @@ export function Chip({ item, channel, index, a, b, from, to, scale }: ChipProps)
             }
           : { left: Math.min(scale.x(to) + gap, scale.right - 60), top: y }
       }
-      hidden={y > scale.height}
+      hidden={y > scale.height || y < 0}
     >
       <Menu>
         <MenuButton

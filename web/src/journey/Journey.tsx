@@ -1,13 +1,19 @@
 import { labelOf, unitOf } from '../core/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { Gauge, Pin, Table2, ZoomIn, ZoomOut } from 'lucide-react';
 import * as core from '../core/core';
 import type { Channel } from '../core/document';
 import { letteringOf, pictureOf, useEditor } from '../state/editor';
+import { channelsOf } from '../sheets/move/MoveSheet';
 import { Choice } from '../ui/Choice';
+import { IconButton } from '../ui/IconButton';
 import { Chart } from './Chart';
 import { KeyframePanel } from './KeyframePanel';
+import { KeyTable } from './KeyTable';
+import { Lane, LANE } from './Lane';
 import { scaleOf } from './scale';
 import { Unrolled } from './Unrolled';
+import { toggleLane, useView, zoomAt } from './view';
 
 /** The right column: the chosen item's movement, value across and time down. */
 export function Journey() {
@@ -18,10 +24,11 @@ export function Journey() {
   const wanted = useEditor((s) => s.charted);
   const lettering = letteringOf(doc, selected);
   const picture = pictureOf(doc, selected);
-  const channels: Channel[] = lettering
-    ? ['pathOffset', 'startMargin', 'endMargin', 'baselineShift', 'size', 'opacity', 'rotation']
-    : ['rotation', 'opacity'];
-  const channel = channels.includes(wanted) ? wanted : channels[0]!;
+  const all = channelsOf(doc, selected);
+  const channel: Channel = all.includes(wanted) ? wanted : (all[0] ?? 'pathOffset');
+  const { zoom, start, lanes: pinned, speed, table } = useView();
+  const lanes = pinned.filter((c) => all.includes(c) && c !== channel);
+  const laneCount = lanes.length + (speed ? 1 : 0);
   const shown = useEditor((s) => s.summary?.items[s.selected ?? ''] !== undefined);
   const box = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState<[number, number]>([320, 400]);
@@ -42,8 +49,15 @@ export function Journey() {
   const along = lettering !== undefined && channel === 'pathOffset';
   const scale = useMemo(
     () =>
-      scaleOf(samples, along ? (item?.length ?? null) : null, room[0], room[1], doc?.length ?? 1),
-    [samples, along, item, room, doc?.length],
+      scaleOf(
+        samples,
+        along ? (item?.length ?? null) : null,
+        room[0] - laneCount * LANE,
+        room[1],
+        doc?.length ?? 1,
+        { zoom, start },
+      ),
+    [samples, along, item, room, doc?.length, laneCount, zoom, start],
   );
 
   return (
@@ -68,12 +82,12 @@ export function Journey() {
                 bare
                 label="Charted value"
                 value={channel}
-                options={channels.map((c) => ({
+                options={all.map((c) => ({
                   value: c,
                   label: labelOf(c),
-                  detail: item.channels[c] ? 'moves' : undefined,
+                  detail: item.moving.includes(c) ? 'moves' : undefined,
                 }))}
-                onChange={(c) => useEditor.setState({ charted: c, keyframe: null })}
+                onChange={(c) => useEditor.setState({ charted: c, keyframe: null, keys: [] })}
               />
             </div>
           </>
@@ -85,24 +99,82 @@ export function Journey() {
         </p>
       ) : (
         <>
-          {along && <Unrolled id={selected} scale={scale} />}
-          {!along && (
-            <p className="px-3.5 pb-1 text-[12px] text-soft">
-              across: {labelOf(channel).toLowerCase()} in {unitOf(channel)}, down: time
-            </p>
+          <Tools channel={channel} seconds={doc?.length ?? 1} />
+          {table ? (
+            <KeyTable item={selected} />
+          ) : (
+            <>
+              {along && <Unrolled id={selected} scale={scale} />}
+              {!along && (
+                <p className="px-3.5 pb-1 text-[12px] text-soft">
+                  across: {labelOf(channel).toLowerCase()} in {unitOf(channel) || 'its own unit'},
+                  down: time
+                </p>
+              )}
+              <div ref={box} className="flex min-h-0 flex-1" data-testid="chart">
+                <div className="min-w-0 flex-1">
+                  <Chart
+                    item={selected}
+                    channel={channel}
+                    samples={samples}
+                    scale={scale}
+                    along={along}
+                  />
+                </div>
+                {speed && <Lane item={selected} channel="speed" charted={channel} scale={scale} />}
+                {lanes.map((c) => (
+                  <Lane key={c} item={selected} channel={c} charted={channel} scale={scale} />
+                ))}
+              </div>
+            </>
           )}
-          <div ref={box} className="min-h-0 flex-1" data-testid="chart">
-            <Chart
-              item={selected}
-              channel={channel}
-              samples={samples}
-              scale={scale}
-              along={along}
-            />
-          </div>
           <KeyframePanel item={selected} channel={channel} along={along} />
         </>
       )}
     </aside>
+  );
+}
+
+/** Speed, lanes, the table, and how much of the time is in view. */
+function Tools({ channel, seconds }: { channel: Channel; seconds: number }) {
+  const { zoom, speed, table, lanes } = useView();
+  const pinned = lanes.includes(channel);
+  return (
+    <div className="mb-1 flex items-center gap-0.5 px-3" role="group" aria-label="Chart">
+      <IconButton
+        label="Show the speed beside it"
+        pressed={speed}
+        onClick={() => useView.setState({ speed: !speed })}
+      >
+        <Gauge className="size-4" />
+      </IconButton>
+      <IconButton
+        label={pinned ? 'Unpin this value' : 'Pin this value as a lane'}
+        pressed={pinned}
+        onClick={() => toggleLane(channel)}
+      >
+        <Pin className="size-4" />
+      </IconButton>
+      <IconButton
+        label="Keyframes as a table"
+        pressed={table}
+        onClick={() => useView.setState({ table: !table })}
+      >
+        <Table2 className="size-4" />
+      </IconButton>
+      <span className="ml-auto text-[11px] text-soft">
+        {zoom > 1.01 ? `${(seconds / zoom).toFixed(1)} of ${seconds} s` : ''}
+      </span>
+      <IconButton label="Closer" onClick={() => zoomAt(useEditor.getState().time, 1.5, seconds)}>
+        <ZoomIn className="size-4" />
+      </IconButton>
+      <IconButton
+        label="Farther"
+        disabled={zoom <= 1.01}
+        onClick={() => zoomAt(useEditor.getState().time, 1 / 1.5, seconds)}
+      >
+        <ZoomOut className="size-4" />
+      </IconButton>
+    </div>
   );
 }

@@ -1,42 +1,109 @@
-import { labelOf, outOfRange, unitOf } from '../core/core';
-import { Trash2 } from 'lucide-react';
-import type { Channel, LandingName } from '../core/document';
+import { Clipboard, ClipboardPaste, Copy, FlipVertical2, Repeat2, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import * as core from '../core/core';
+import { labelOf, outOfRange, unitOf, type KeyframeInfo } from '../core/core';
+import type { Channel, Cue, LandingName } from '../core/document';
 import { applyEdit, useEditor } from '../state/editor';
 import { Choice } from '../ui/Choice';
 import { NumberField } from '../ui/NumberField';
+import { hex } from '../ui/MovableColour';
+import { ColourField } from '../ui/ColourField';
+import { useCopied } from './view';
 import { LANDINGS } from './words';
 
-/** The chosen keyframe by numbers. */
-export function KeyframePanel(props: { item: string; channel: Channel; along: boolean }) {
-  const { item, channel, along } = props;
+interface Props {
+  item: string;
+  channel: Channel;
+  along: boolean;
+}
+
+const NONE: Cue[] = [];
+
+/** The chosen keyframe by numbers, or what can be done with several. */
+export function KeyframePanel(props: Props) {
+  const { item, channel } = props;
   const index = useEditor((s) => s.keyframe);
+  const chosen = useEditor((s) => s.keys);
   const keys = useEditor((s) => s.summary?.items[item]?.channels[channel]);
   const key = index === null ? undefined : keys?.[index];
-  if (!key || index === null) {
-    return (
-      <p className="shrink-0 border-t border-rule px-3.5 py-2 text-[12px] text-soft">
-        {keys
-          ? 'Drag a ring, or click it for its numbers. Double-click the line for another keyframe.'
-          : 'Values that move are charted; choose another one above.'}
-      </p>
-    );
-  }
-  const edit = (op: string, more: object) => applyEdit({ op, item, channel, index, ...more });
   return (
     <section
-      className="shrink-0 border-t border-rule px-3.5 pt-2.5 pb-2"
+      className="max-h-[45%] shrink-0 overflow-y-auto border-t border-rule px-3.5 pt-2.5 pb-2"
       aria-label="The chosen keyframe"
     >
-      <div className="mb-1.5 flex items-center justify-between">
-        <h2 className="font-semibold">
-          Keyframe {index + 1} of {keys?.length}
+      {chosen.length > 1 && keys ? (
+        <Several {...props} keys={keys} chosen={chosen} />
+      ) : key && index !== null ? (
+        <One {...props} info={key} index={index} count={keys?.length ?? 0} />
+      ) : (
+        <p className="text-[12px] text-soft">
+          {keys
+            ? 'Drag a ring, or click it for its numbers; Shift or a box chooses several. Double-click the line for another keyframe.'
+            : 'Values that move are charted; choose another one above.'}
+        </p>
+      )}
+      <PasteButtons item={item} channel={channel} />
+    </section>
+  );
+}
+
+function PasteButtons({ item, channel }: { item: string; channel: Channel }) {
+  const keys = useCopied((s) => s.keys);
+  const time = useEditor((s) => s.time);
+  if (keys.length === 0) return null;
+  const paste = (onward: boolean) =>
+    applyEdit({ op: 'pasteKeys', item, channel, time, keys, onward });
+  return (
+    <div className="mt-1.5 flex gap-1.5">
+      <button
+        type="button"
+        className="btn flex-1 px-1"
+        title="Set the copied keyframes from the playhead on, with their own values"
+        onClick={() => paste(false)}
+      >
+        <Clipboard className="size-4" /> Paste as is
+      </button>
+      <button
+        type="button"
+        className="btn flex-1 px-1"
+        title="Continue from the value at the playhead with the copied movement"
+        onClick={() => paste(true)}
+      >
+        <ClipboardPaste className="size-4" /> Paste onward
+      </button>
+    </div>
+  );
+}
+
+function copy(item: string, channel: Channel, indexes: number[]): void {
+  useCopied.setState({ keys: core.copyKeys(item, channel, indexes) });
+}
+
+interface OneProps extends Props {
+  info: KeyframeInfo;
+  index: number;
+  count: number;
+}
+
+function One({ item, channel, along, info, index, count }: OneProps) {
+  const cues = useEditor((s) => s.doc?.cues) ?? NONE;
+  const [hold, setHold] = useState(1);
+  const edit = (op: string, more: object) => applyEdit({ op, item, channel, index, ...more });
+  return (
+    <>
+      <div className="mb-1.5 flex items-center gap-1.5">
+        <h2 className="mr-auto font-semibold">
+          Keyframe {index + 1} of {count}
         </h2>
+        <button type="button" className="btn" onClick={() => copy(item, channel, [index])}>
+          <Copy className="size-4" /> Copy
+        </button>
         <button
           type="button"
           className="btn"
           onClick={() => {
             edit('remove', {});
-            useEditor.setState({ keyframe: null });
+            useEditor.setState({ keyframe: null, keys: [] });
           }}
         >
           <Trash2 className="size-4" /> Delete
@@ -47,37 +114,156 @@ export function KeyframePanel(props: { item: string; channel: Channel; along: bo
         unit="s"
         decimals={3}
         step={0.1}
-        value={key.time}
+        value={info.time}
         onChange={(time) => edit('move', { time })}
       />
-      <NumberField
-        label={labelOf(channel)}
-        unit={unitOf(channel)}
-        decimals={2}
-        value={key.value}
-        onChange={(value) => {
-          const wrong = outOfRange(channel, value);
-          return wrong.length > 0 ? wrong : edit('move', { time: key.time, value });
-        }}
-      />
+      {channel === 'fill' ? (
+        <ColourField
+          label="Colour"
+          value={hex(info.value)}
+          onChange={(v) => edit('move', { time: info.time, value: parseInt(v.slice(1), 16) })}
+        />
+      ) : (
+        <NumberField
+          label={labelOf(channel)}
+          unit={unitOf(channel)}
+          decimals={2}
+          value={info.value}
+          onChange={(value) => {
+            const wrong = outOfRange(channel, value);
+            return wrong.length > 0 ? wrong : edit('move', { time: info.time, value });
+          }}
+        />
+      )}
       {along && (
         <Choice
           label="Lands"
-          value={key.landing ?? 'none'}
+          value={info.landing ?? 'none'}
           options={LANDINGS}
           onChange={(landing: LandingName | 'none') =>
-            edit('land', { landing: landing === 'none' ? null : landing, laps: key.laps ?? 1 })
+            edit('land', { landing: landing === 'none' ? null : landing, laps: info.laps ?? 1 })
           }
         />
       )}
-      {key.landing === 'whole-laps' && (
+      {info.landing === 'whole-laps' && (
         <NumberField
           label="Laps"
-          decimals={0}
-          value={key.laps ?? 1}
+          decimals={3}
+          value={info.laps ?? 1}
           onChange={(laps) => edit('land', { landing: 'whole-laps', laps })}
         />
       )}
-    </section>
+      <EasingNumbers info={info} onChange={(easing) => edit('ease', { easing })} />
+      {cues.length > 0 && (
+        <Choice
+          label="At the cue"
+          value={info.cue ?? ''}
+          options={[
+            { value: '', label: 'None' },
+            ...cues.map((c) => ({ value: c.id, label: c.name })),
+          ]}
+          onChange={(cue) => edit('follows', { cue })}
+        />
+      )}
+      <NumberField
+        label="Hold it for"
+        unit="s"
+        decimals={2}
+        step={0.1}
+        value={hold}
+        onChange={setHold}
+      >
+        <button
+          type="button"
+          className="btn px-2"
+          title="Set it again after that time; what comes later comes so much later"
+          onClick={() =>
+            applyEdit({ op: 'holdKey', item, channel, indexes: [index], seconds: hold })
+          }
+        >
+          Hold
+        </button>
+      </NumberField>
+    </>
+  );
+}
+
+const NUMBERS: Record<string, string[]> = {
+  spring: ['Stiffness', 'Damping', 'Mass'],
+  bounce: ['Bounces'],
+  steps: ['Steps'],
+};
+
+function EasingNumbers({ info, onChange }: { info: KeyframeInfo; onChange: (e: object) => void }) {
+  const names = NUMBERS[info.easing];
+  return names?.map((name, i) => (
+    <NumberField
+      key={name}
+      label={name}
+      decimals={2}
+      value={info.numbers[i] ?? 1}
+      onChange={(v) =>
+        onChange({ [info.easing]: info.numbers.map((n, k) => (k === i ? Math.max(v, 0.001) : n)) })
+      }
+    />
+  ));
+}
+
+interface SeveralProps extends Props {
+  keys: KeyframeInfo[];
+  chosen: number[];
+}
+
+function Several({ item, channel, keys, chosen }: SeveralProps) {
+  const [stretch, setStretch] = useState(150);
+  const [by, setBy] = useState(0.5);
+  const indexes = chosen.filter((i) => keys[i]);
+  const first = keys[indexes[0] ?? 0]?.time ?? 0;
+  const edit = (op: string, more: object = {}) =>
+    applyEdit({ op, item, channel, indexes, ...more });
+  return (
+    <div data-testid="several-keys">
+      <h2 className="mb-1.5 font-semibold">{indexes.length} keyframes chosen</h2>
+      <div className="mb-1.5 grid grid-cols-2 gap-1.5">
+        <button type="button" className="btn" onClick={() => copy(item, channel, indexes)}>
+          <Copy className="size-4" /> Copy
+        </button>
+        <button type="button" className="btn" onClick={() => edit('mirrorKeys')}>
+          <FlipVertical2 className="size-4" /> Mirror in time
+        </button>
+        <button
+          type="button"
+          className="btn"
+          disabled={indexes.length !== 2}
+          onClick={() => edit('swapKeys')}
+        >
+          <Repeat2 className="size-4" /> Swap values
+        </button>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => {
+            edit('removeKeys');
+            useEditor.setState({ keyframe: null, keys: [] });
+          }}
+        >
+          <Trash2 className="size-4" /> Delete
+        </button>
+      </div>
+      <NumberField label="Stretch to" unit="%" value={stretch} onChange={setStretch}>
+        <button
+          type="button"
+          className="btn px-2"
+          onClick={() => edit('stretchKeys', { about: first, factor: stretch / 100 })}
+        >
+          Stretch
+        </button>
+      </NumberField>
+      <NumberField label="Move by" unit="s" decimals={2} step={0.1} value={by} onChange={setBy}>
+        <button type="button" className="btn px-2" onClick={() => edit('moveKeys', { by })}>
+          Move
+        </button>
+      </NumberField>
+    </div>
   );
 }

@@ -40,6 +40,7 @@ describe('words of the chart', () => {
     value: 0,
     easing: 'steady',
     curve: [0, 0, 1, 1],
+    numbers: [],
     ...parts,
   });
 

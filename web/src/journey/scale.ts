@@ -7,6 +7,9 @@ export interface Scale {
   from: number;
   to: number;
   seconds: number;
+  /** The part of the scene in view, seconds. */
+  first: number;
+  last: number;
   /** Length of the path, or null where no path is charted. */
   length: number | null;
   x: (value: number) => number;
@@ -27,6 +30,7 @@ export function scaleOf(
   width: number,
   height: number,
   seconds: number,
+  view: { zoom: number; start: number } = { zoom: 1, start: 0 },
 ): Scale {
   let low = length === null ? Infinity : 0;
   let high = length ?? -Infinity;
@@ -40,7 +44,7 @@ export function scaleOf(
   const [from, to] = [low - pad, high + pad];
   const [left, right] = [LEFT, width - RIGHT];
   const across = Math.max(1, right - left) / (to - from);
-  const down = Math.max(1, height - TOP - BOTTOM) / seconds;
+  const down = (Math.max(1, height - TOP - BOTTOM) / seconds) * view.zoom;
   return {
     width,
     height,
@@ -49,10 +53,12 @@ export function scaleOf(
     from,
     to,
     seconds,
+    first: view.start,
+    last: Math.min(seconds, view.start + seconds / view.zoom),
     length,
     x: (v) => left + (v - from) * across,
-    y: (t) => TOP + t * down,
+    y: (t) => TOP + (t - view.start) * down,
     value: (x) => from + (x - left) / across,
-    time: (y) => (y - TOP) / down,
+    time: (y) => view.start + (y - TOP) / down,
   };
 }

@@ -6,7 +6,11 @@ export const EASINGS: { value: EasingName; label: string }[] = [
   { value: 'gentle-start', label: 'Gentle start' },
   { value: 'gentle-stop', label: 'Gentle stop' },
   { value: 'gentle-both', label: 'Gentle both' },
+  { value: 'overshoot', label: 'Overshoot' },
+  { value: 'spring', label: 'Spring' },
+  { value: 'bounce', label: 'Bounce' },
   { value: 'hold', label: 'Hold' },
+  { value: 'steps', label: 'Steps' },
   { value: 'own', label: 'Own curve' },
 ];
 
@@ -15,6 +19,7 @@ export const LANDINGS: { value: LandingName | 'none'; label: string }[] = [
   { value: 'out-before', label: 'Just out of frame, before' },
   { value: 'out-after', label: 'Just out of frame, after' },
   { value: 'at-rest', label: 'At rest' },
+  { value: 'centred', label: 'Centred in frame' },
   { value: 'whole-laps', label: 'Whole laps' },
 ];
 
@@ -22,6 +27,7 @@ export const LANDINGS: { value: LandingName | 'none'; label: string }[] = [
 export function landingLabel(k: KeyframeInfo): string {
   if (k.landing === 'out-before' || k.landing === 'out-after') return 'Just out of frame';
   if (k.landing === 'at-rest') return 'At rest';
+  if (k.landing === 'centred') return 'Centred';
   if (k.landing === 'whole-laps') return k.laps === 1 ? 'One lap' : `${k.laps} laps`;
   return '';
 }

@@ -4,7 +4,7 @@ import { addLettering } from '../state/making';
 import type { Lettering } from '../core/document';
 import { DressSheet } from './DressSheet';
 import { ExportSheet } from './ExportSheet';
-import { MoveSheet } from './MoveSheet';
+import { MoveSheet } from './move/MoveSheet';
 import { PathSheet } from './path/PathSheet';
 import { SeatSheet } from './seat/SeatSheet';
 import { WordsSheet } from './words/WordsSheet';

@@ -55,16 +55,17 @@ function act(e: KeyboardEvent, help: () => void, target: HTMLElement): boolean {
 }
 
 function remove(): void {
-  const { keyframe, points, selected, charted, tab } = useEditor.getState();
-  if (keyframe !== null && selected) {
-    applyEdit({ op: 'remove', item: selected, channel: charted, index: keyframe });
-    useEditor.setState({ keyframe: null });
+  const { keyframe, keys, points, selected, charted, tab } = useEditor.getState();
+  const chosen = keys.length > 0 ? keys : keyframe !== null ? [keyframe] : [];
+  if (chosen.length > 0 && selected) {
+    applyEdit({ op: 'removeKeys', item: selected, channel: charted, indexes: chosen });
+    useEditor.setState({ keyframe: null, keys: [] });
   } else if (points.length > 0 && tab === 'path') deletePoints();
   else if (selected) removeItem(selected);
 }
 
 function escape(): void {
-  useEditor.setState({ full: false, keyframe: null, points: [], pickStart: false });
+  useEditor.setState({ full: false, keyframe: null, keys: [], points: [], pickStart: false });
 }
 
 /** The chosen points or the path, else the lettering: along the path and away from it. */

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { setTime, useEditor } from '../state/editor';
 import { FrameCanvas } from './FrameCanvas';
+import { LoopButton } from './LoopCheck';
 import { pause } from './playback';
 
 /** Width of a pose on screen: five of them stand side by side. */
@@ -16,7 +17,10 @@ export function Poses() {
   const width = Math.min(TILE, (60 * doc.width) / doc.height);
   return (
     <section aria-label="Poses" className="shrink-0">
-      <h2 className="mb-1 font-semibold">Poses</h2>
+      <h2 className="mb-1 flex items-baseline justify-between font-semibold">
+        Poses
+        <LoopButton />
+      </h2>
       <ul className="flex gap-2 overflow-x-auto pb-1">
         {poses.map((p, i) => {
           const here = Math.abs(p.time - time) < 0.001;

@@ -1,4 +1,5 @@
-import { select, setTime, useEditor } from '../state/editor';
+import type { Edit } from '../core/core';
+import { applyEdit, select, setTime, useEditor } from '../state/editor';
 import { pause } from './playback';
 
 /** What the automatic checks found. */
@@ -19,6 +20,15 @@ export function ProofList() {
             <li key={i} className="flex items-center gap-2.5 px-3 py-1.5">
               <span className="size-2 shrink-0 bg-ochre" />
               <span className="min-w-0 flex-1 break-words">{f.message}</span>
+              {f.mend && (
+                <button
+                  type="button"
+                  className="btn"
+                  onClick={() => applyEdit(JSON.parse(f.edit) as Edit)}
+                >
+                  {f.mend}
+                </button>
+              )}
               <button
                 type="button"
                 className="btn"

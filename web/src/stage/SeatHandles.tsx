@@ -85,14 +85,20 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
         </g>
       )}
       {stops && lifted && (
-        <g className="cursor-ns-resize" onPointerDown={shift} data-testid="shift">
+        <g className="cursor-ns-resize" onPointerDown={shift}>
           <title>Baseline shift: drag away from the path or into it</title>
           <path
             d={`M${spots[0]} ${spots[1]}L${spots[9]} ${spots[10]}`}
             className="stroke-teal"
             strokeWidth={unit}
           />
-          <circle cx={spots[9]} cy={spots[10]} r={11 * unit} fill="transparent" />
+          <circle
+            cx={spots[9]}
+            cy={spots[10]}
+            r={11 * unit}
+            fill="transparent"
+            data-testid="shift"
+          />
           <rect
             x={spots[9]! - 4.5 * unit}
             y={spots[10]! - 4.5 * unit}

@@ -73,6 +73,7 @@ function Picture() {
               width={width}
               height={height}
               label="The frame at the playhead"
+              blur
             />
             {!full && <Overlay unit={1 / scale} />}
             {doc.letterings.length === 0 && !full && (

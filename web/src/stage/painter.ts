@@ -23,6 +23,69 @@ export function paintFrame(
   width: number,
   background: string | null,
 ): void {
+  paintNumbers(canvas, opened, core.frame(time), width, background);
+}
+
+/** How long the last blurred frame took, ms: while playing they are shown only if quick enough. */
+let blurCost = 0;
+
+/** The same, blurred by motion where the scene says so and there is time for it. */
+export function paintBlurred(
+  canvas: HTMLCanvasElement,
+  opened: number,
+  time: number,
+  width: number,
+  background: string | null,
+  atMost: number,
+): void {
+  const samples = core.blurSamples();
+  if (samples === 0 || blurCost > atMost) {
+    blurCost *= 0.98;
+    paintFrame(canvas, opened, time, width, background);
+    return;
+  }
+  const began = performance.now();
+  const g = canvas.getContext('2d', { willReadFrequently: true });
+  if (!g) return;
+  const sums = new Float32Array(canvas.width * canvas.height * 4);
+  for (let i = 0; i < samples; i++) {
+    paintNumbers(canvas, opened, core.blurred(time, (i + 0.5) / samples - 0.5), width, background);
+    const { data } = g.getImageData(0, 0, canvas.width, canvas.height);
+    for (let k = 0; k < data.length; k += 4) {
+      const a = data[k + 3]! / 255;
+      sums[k]! += LINEAR[data[k]!]! * a;
+      sums[k + 1]! += LINEAR[data[k + 1]!]! * a;
+      sums[k + 2]! += LINEAR[data[k + 2]!]! * a;
+      sums[k + 3]! += a;
+    }
+  }
+  const mixed = g.createImageData(canvas.width, canvas.height);
+  for (let k = 0; k < sums.length; k += 4) {
+    const a = sums[k + 3]!;
+    if (a === 0) continue;
+    for (let c = 0; c < 3; c++) mixed.data[k + c] = ENCODED[Math.round((sums[k + c]! / a) * 4096)]!;
+    mixed.data[k + 3] = Math.round((a / samples) * 255);
+  }
+  g.putImageData(mixed, 0, 0);
+  blurCost = performance.now() - began;
+}
+
+/** sRGB to linear light and back, as the renderer has it (the Java class MotionBlur). */
+const LINEAR = Float32Array.from({ length: 256 }, (_, i) =>
+  i / 255 <= 0.04045 ? i / 255 / 12.92 : Math.pow((i / 255 + 0.055) / 1.055, 2.4),
+);
+const ENCODED = Uint8Array.from({ length: 4097 }, (_, i) => {
+  const v = i / 4096;
+  return Math.round(255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * Math.pow(v, 1 / 2.4) - 0.055));
+});
+
+function paintNumbers(
+  canvas: HTMLCanvasElement,
+  opened: number,
+  n: Float64Array,
+  width: number,
+  background: string | null,
+): void {
   const g = canvas.getContext('2d');
   if (!g) return;
   const scale = canvas.width / width;
@@ -35,7 +98,6 @@ export function paintFrame(
   }
   g.setTransform(scale, 0, 0, scale, 0, 0);
   const paths = outlines(opened);
-  const n = core.frame(time);
   for (let i = 0; i < n.length;) {
     const [colour, alpha, count] = [n[i]!, n[i + 1]!, n[i + 2]!];
     i += 3;

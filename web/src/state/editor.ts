@@ -48,6 +48,8 @@ interface Editor {
   full: boolean;
   charted: Channel;
   keyframe: number | null;
+  /** Indexes of all chosen keyframes, where several are. */
+  keys: number[];
   /** The chosen path, where it is not that of the chosen lettering. */
   pathId: string | null;
   /** Indexes of the chosen points of the chosen path. */
@@ -74,6 +76,7 @@ export const useEditor = create<Editor>(() => ({
   full: false,
   charted: 'pathOffset',
   keyframe: null,
+  keys: [],
   pathId: null,
   points: [],
   drawing: null,
@@ -136,6 +139,7 @@ export function showScene(sceneId: string, projectId: string, doc: SceneDoc): vo
     playing: false,
     time: 0,
     keyframe: null,
+    keys: [],
     pathId: null,
     points: [],
     drawing: null,
@@ -255,7 +259,7 @@ export function changeLettering(id: string, parts: Partial<Lettering>, merge = '
 }
 
 export function select(id: string | null): void {
-  set({ selected: id, keyframe: null, pathId: null, points: [], pickStart: false });
+  set({ selected: id, keyframe: null, keys: [], pathId: null, points: [], pickStart: false });
 }
 
 export function setTime(time: number): void {

@@ -273,13 +273,12 @@ public final class CoreBridge {
     return JourneyChart.speed(prepared, i, Channel.of(channel), time);
   }
 
-  /** Pairs from, to of distances at which a lettering's path is outside the frame. */
+  /** See {@link JourneyChart#outside}; empty while not yet shaped. */
   @JSExport
-  public static double[] outside(String lettering) {
-    PreparedLettering l = prepared.letterings().get(lettering);
-    return l == null
-        ? new double[0]
-        : JourneyChart.outside(prepared, l.seating(l.values(0)).contour());
+  public static double[] outside(String lettering, double from, double to) {
+    return prepared.letterings().containsKey(lettering)
+        ? JourneyChart.outside(prepared, lettering, from, to)
+        : new double[0];
   }
 
   /** A path at a time as SVG path data. */

@@ -102,6 +102,7 @@ final class Summary {
       out.add("room", seating.roomLength());
       out.add("text", seating.extent());
       out.add("size", seating.size());
+      out.add("letters", seating.letters().stream().filter(l -> !l.isSpace()).count());
     }
     return out;
   }
@@ -109,14 +110,20 @@ final class Summary {
   private static JsonObject keyframe(Keyframe k) {
     JsonArray curve = new JsonArray();
     curve.add(k.easing().x1()).add(k.easing().y1()).add(k.easing().x2()).add(k.easing().y2());
+    JsonArray numbers = new JsonArray();
+    k.easing().numbers().forEach(numbers::add);
     JsonObject out =
         new JsonObject()
             .add("time", k.time())
             .add("value", k.value())
             .add("easing", Spelling.of(k.easing().kind()))
-            .add("curve", curve);
+            .add("curve", curve)
+            .add("numbers", numbers);
     if (k.landing() != null) {
       out.add("landing", Spelling.of(k.landing().kind())).add("laps", k.landing().laps());
+    }
+    if (k.cue() != null) {
+      out.add("cue", k.cue());
     }
     return out;
   }

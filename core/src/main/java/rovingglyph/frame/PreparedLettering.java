@@ -1,6 +1,7 @@
 package rovingglyph.frame;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
@@ -133,6 +134,29 @@ public record PreparedLettering(
     Trail trail = lettering.showing().trail();
     Affine turn = turned ? turn(row.values()) : Affine.IDENTITY;
     return trail == null ? "" : TrailLine.data(trail, row, turn);
+  }
+
+  /**
+   * The path offsets at which no outline touches the rectangle, as pairs from and to, looked for in
+   * equal steps; all other values are those of a time.
+   */
+  public double[] outOfFrame(Rect area, double time, double from, double to, int steps) {
+    FrameProbe probe = new FrameProbe(this, values(time), area);
+    double[] out = new double[steps + 2];
+    int n = 0;
+    boolean was = false;
+    for (int i = 0; i < steps; i++) {
+      double offset = from + (to - from) * i / (steps - 1);
+      boolean is = !probe.read(offset).in();
+      if (is != was) {
+        out[n++] = offset;
+        was = is;
+      }
+    }
+    if (was) {
+      out[n++] = to;
+    }
+    return Arrays.copyOf(out, n);
   }
 
   /** Whether any outline touches the rectangle, by the outlines themselves and not their boxes. */

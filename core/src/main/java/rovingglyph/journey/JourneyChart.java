@@ -3,7 +3,6 @@ package rovingglyph.journey;
 import java.util.TreeSet;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
-import rovingglyph.geometry.Contour;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Keyframe;
@@ -71,25 +70,21 @@ public final class JourneyChart {
   }
 
   /**
-   * The stretches of the path outside the frame, as pairs from and to, to half a step of 1/400 of
-   * the length.
+   * The stretches of the chart at which the whole lettering is outside the frame, told by its real
+   * outlines, as pairs from and to of the anchor's distance: over one lap where the path comes
+   * round, else between two distances.
    */
-  public static double[] outside(PreparedScene scene, Contour reading) {
-    int steps = 400;
-    double[] out = new double[steps + 2];
-    int n = 0;
-    boolean was = false;
-    for (int i = 0; i < steps; i++) {
-      double d = reading.length() * i / (steps - 1);
-      boolean is = !scene.area().contains(reading.at(Math.min(d, reading.length())).point());
-      if (is != was) {
-        out[n++] = d;
-        was = is;
-      }
+  public static double[] outside(PreparedScene scene, String id, double from, double to) {
+    PreparedLettering l = scene.letterings().get(id);
+    Seating first = l.seating(l.values(0));
+    double rest = first.rest();
+    boolean round = first.track().round();
+    double low = round ? 0 : from;
+    double high = round ? first.track().length() : to;
+    double[] out = l.outOfFrame(scene.area(), 0, low - rest, high - rest, 200);
+    for (int i = 0; i < out.length; i++) {
+      out[i] += rest;
     }
-    if (was) {
-      out[n++] = reading.length();
-    }
-    return java.util.Arrays.copyOf(out, n);
+    return out;
   }
 }

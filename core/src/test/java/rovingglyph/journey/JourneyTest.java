@@ -76,15 +76,16 @@ class JourneyTest {
   }
 
   @Test
-  void outsideTellsWhereThePathLeavesTheFrame() {
+  void outsideTellsWhereTheWholeLetteringIsOut() {
     PreparedScene s =
-        prepare(document(rovingglyph.TestScenes.drawn(-200, 500, 1200, 500), "a", "", ""));
-    double[] n =
-        JourneyChart.outside(
-            s, s.letterings().get("l").seating(s.letterings().get("l").values(0)).contour());
+        prepare(document(rovingglyph.TestScenes.drawn(-200, 500, 1200, 500), "ab", "", ""));
+    double[] n = JourneyChart.outside(s, "l", -100, 1500);
     assertThat(n).hasSize(4);
-    assertThat(n[1]).isCloseTo(200, within(4.0));
-    assertThat(n[2]).isCloseTo(1200, within(4.0));
+    // The ink of the two boxes is from 10 to 90 px behind the anchor; the frame from 200 to 1200.
+    assertThat(n[1]).isCloseTo(110, within(9.0));
+    assertThat(n[2]).isCloseTo(1190, within(9.0));
+    PreparedScene ring = prepare(document(CIRCLE, "ab", "", ""));
+    assertThat(JourneyChart.outside(ring, "l", 0, 1)).isEmpty();
   }
 
   private static java.util.List<String> proof(String path, String text, String seat) {

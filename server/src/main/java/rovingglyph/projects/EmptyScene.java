@@ -2,6 +2,7 @@ package rovingglyph.projects;
 
 import java.util.List;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.scene.Blur;
 import rovingglyph.scene.Extras;
 import rovingglyph.scene.FrameRate;
 import rovingglyph.scene.Scene;
@@ -23,6 +24,8 @@ final class EmptyScene {
             List.of(),
             List.of(),
             List.of(),
+            List.of(),
+            Blur.NONE,
             List.of(),
             Extras.NONE));
   }

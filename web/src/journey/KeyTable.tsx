@@ -1,0 +1,113 @@
+import { Trash2 } from 'lucide-react';
+import { labelOf, unitOf } from '../core/core';
+import type { KeyframeInfo } from '../core/core';
+import type { Channel } from '../core/document';
+import { applyEdit, setTime, useEditor } from '../state/editor';
+import { hex } from '../ui/MovableColour';
+import { IconButton } from '../ui/IconButton';
+import { EASINGS, LANDINGS } from './words';
+
+/** All keyframes of an item with their exact numbers, for those who would rather not drag. */
+export function KeyTable({ item }: { item: string }) {
+  const channels = useEditor((s) => s.summary?.items[item]?.channels);
+  const rows = Object.entries(channels ?? {}).flatMap(([c, keys]) =>
+    (keys ?? []).map((k, i) => ({ channel: c, info: k, index: i })),
+  );
+  if (rows.length === 0) return <p className="px-3.5 text-soft">There are no keyframes yet.</p>;
+  return (
+    <div className="min-h-0 flex-1 overflow-auto px-3.5" data-testid="key-table">
+      <table className="w-full text-left text-[12px]">
+        <thead className="sticky top-0 bg-sheet text-soft">
+          <tr>
+            <th className="py-1 font-medium">Value</th>
+            <th className="font-medium">Time, s</th>
+            <th className="font-medium">Is</th>
+            <th className="font-medium">Easing</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((r) => (
+            <Cells
+              key={`${r.channel}.${r.index}`}
+              item={item}
+              channel={r.channel}
+              index={r.index}
+              info={r.info}
+            />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Cells(props: { item: string; channel: Channel; index: number; info: KeyframeInfo }) {
+  const { item, channel, index, info } = props;
+  const at = { item, channel, index };
+  const colour = channel === 'fill';
+  const text = colour ? hex(info.value) : String(Number(info.value.toFixed(3)));
+  const put = (time: string, value: string) => {
+    const v = colour ? parseInt(value.replace('#', ''), 16) : Number(value);
+    const same = value === text;
+    if (Number.isFinite(Number(time)) && Number.isFinite(v)) {
+      applyEdit({ op: 'move', ...at, time: Number(time), ...(same ? {} : { value: v }) });
+    }
+  };
+  const time = String(Number(info.time.toFixed(3)));
+  const landing = LANDINGS.find((l) => l.value === info.landing)?.label;
+  const name = `${labelOf(channel)} ${index + 1}`;
+  return (
+    <tr className="border-t border-rule">
+      <th scope="row" className="py-1 pr-1 font-normal">
+        <button
+          type="button"
+          className="text-left text-teal underline"
+          onClick={() => setTime(info.time)}
+        >
+          {labelOf(channel)}
+        </button>
+      </th>
+      <td className="pr-1">
+        <input
+          key={time}
+          className="field h-6 w-14 px-1"
+          aria-label={`${name}: time in seconds`}
+          defaultValue={time}
+          onBlur={(e) => e.target.value !== time && put(e.target.value, text)}
+          onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+        />
+      </td>
+      <td className="pr-1">
+        <input
+          key={text}
+          className="field h-6 w-17 px-1"
+          aria-label={`${name}: value in ${unitOf(channel) || 'its unit'}`}
+          title={landing}
+          defaultValue={text}
+          onBlur={(e) => e.target.value !== text && put(time, e.target.value)}
+          onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+        />
+      </td>
+      <td className="pr-1">
+        <select
+          className="field h-6 w-full px-0.5"
+          aria-label={`${name}: easing`}
+          value={info.easing}
+          onChange={(e) => applyEdit({ op: 'ease', ...at, easing: e.target.value })}
+        >
+          {EASINGS.map((o) => (
+            <option key={o.value} value={o.value}>
+              {o.label}
+            </option>
+          ))}
+        </select>
+      </td>
+      <td>
+        <IconButton label={`Delete ${name}`} onClick={() => applyEdit({ op: 'remove', ...at })}>
+          <Trash2 className="size-3.5" />
+        </IconButton>
+      </td>
+    </tr>
+  );
+}

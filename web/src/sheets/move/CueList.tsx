@@ -1,0 +1,84 @@
+import { useRef } from 'react';
+import { FileInput, Plus, Trash2 } from 'lucide-react';
+import type { Cue } from '../../core/document';
+import { applyEdit, setTime, useEditor } from '../../state/editor';
+import { newId } from '../../state/making';
+import { IconButton } from '../../ui/IconButton';
+import { NumberField } from '../../ui/NumberField';
+
+const NONE: Cue[] = [];
+
+/** Named moments; keyframes snap to them and can follow them. */
+export function CueList() {
+  const cues = useEditor((s) => s.doc?.cues) ?? NONE;
+  const input = useRef<HTMLInputElement>(null);
+  const take = async (file: File) => {
+    applyEdit({ op: 'importCues', id: newId(), text: await file.text() });
+  };
+  return (
+    <>
+      {cues.map((c) => (
+        <div key={c.id} className="mb-2 rounded-lg bg-paper p-2" data-testid="cue">
+          <div className="mb-1 flex items-center gap-1">
+            <input
+              className="field"
+              aria-label="Name of the cue"
+              maxLength={200}
+              defaultValue={c.name}
+              onBlur={(e) =>
+                e.target.value !== c.name &&
+                applyEdit({ op: 'cue', cue: c.id, name: e.target.value || 'Cue' })
+              }
+            />
+            <button type="button" className="btn px-2" onClick={() => setTime(c.time)}>
+              Go
+            </button>
+            <IconButton
+              label={`Delete ${c.name}`}
+              onClick={() => applyEdit({ op: 'deleteCue', cue: c.id })}
+            >
+              <Trash2 className="size-3.5" />
+            </IconButton>
+          </div>
+          <NumberField
+            label="At"
+            unit="s"
+            decimals={2}
+            step={0.1}
+            value={c.time}
+            onChange={(time) => applyEdit({ op: 'cue', cue: c.id, time }, `cue.${c.id}`)}
+          />
+        </div>
+      ))}
+      <div className="flex gap-1.5">
+        <button
+          type="button"
+          className="btn flex-1"
+          onClick={() => applyEdit({ op: 'addCue', id: newId(), time: useEditor.getState().time })}
+        >
+          <Plus className="size-4" /> Cue here
+        </button>
+        <button
+          type="button"
+          className="btn flex-1"
+          title="Take in the times of a WebVTT or SRT file"
+          onClick={() => input.current?.click()}
+        >
+          <FileInput className="size-4" /> From file
+        </button>
+      </div>
+      <input
+        ref={input}
+        type="file"
+        accept=".vtt,.srt,text/vtt"
+        className="hidden"
+        data-testid="cue-file"
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          e.target.value = '';
+          if (file) void take(file);
+        }}
+      />
+    </>
+  );
+}

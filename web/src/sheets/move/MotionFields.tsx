@@ -1,0 +1,235 @@
+import * as core from '../../core/core';
+import type { Problem } from '../../core/core';
+import type { Channel, Lettering, Motion } from '../../core/document';
+import { applyEdit, useEditor } from '../../state/editor';
+import { Check } from '../../ui/Check';
+import { Choice, Segments } from '../../ui/Choice';
+import { Fold } from '../../ui/Fold';
+import { NumberField } from '../../ui/NumberField';
+
+/** The motion of a value as the document has it; undefined for a plain number. */
+function motionOf(
+  item: object | undefined,
+  channel: Channel,
+): Partial<Motion<unknown>> | undefined {
+  const fields = item as Record<string, unknown> | undefined;
+  const seat = fields?.seat as Record<string, unknown> | undefined;
+  const axes = fields?.axes as Record<string, unknown> | undefined;
+  const value = channel.startsWith('axis-')
+    ? axes?.[channel.slice(5)]
+    : (seat?.[channel] ?? fields?.[channel]);
+  return value && typeof value === 'object' ? (value as Motion<unknown>) : undefined;
+}
+
+/** What moves the charted value beside its keyframes: cruise, sway, lag from letter to letter. */
+export function MotionFields({
+  item,
+  lettering,
+}: {
+  item: string;
+  lettering: Lettering | undefined;
+}) {
+  const charted = useEditor((s) => s.charted);
+  const found = useEditor((s) => s.doc?.pictures.find((p) => p.id === item));
+  const m = motionOf(lettering ?? found, charted);
+  const put = (part: string, value: object | null) =>
+    applyEdit(
+      { op: 'motion', item, channel: charted, [part]: value },
+      `${item}.${charted}.${part}`,
+    );
+  const unit = core.unitOf(charted);
+  if (charted === 'fill' && !lettering) return null;
+  const used = [m?.cruise, m?.sway, m?.stagger, m?.follow].filter(Boolean).length;
+  return (
+    <Fold title={`${core.labelOf(charted)} by itself`} aside={used || ''} open={used > 0}>
+      {charted !== 'fill' && (
+        <>
+          <Check
+            label="Cruise"
+            detail="Constant motion without keyframes"
+            value={m?.cruise !== undefined}
+            onChange={(on) => put('cruise', on ? { pace: 'per-second', amount: 100 } : null)}
+          />
+          {m?.cruise && (
+            <NumberField
+              label="Speed"
+              unit={m.cruise.pace === 'per-second' ? `${unit}/s` : ''}
+              value={m.cruise.amount}
+              onChange={(amount) => put('cruise', { ...m.cruise, amount })}
+            />
+          )}
+          <Check
+            label="Sway"
+            detail="Back and forth without keyframes"
+            value={m?.sway !== undefined}
+            onChange={(on) =>
+              put(
+                'sway',
+                on ? { amplitude: 20, period: 2, phase: 0, shape: 'sine', seed: 1 } : null,
+              )
+            }
+          />
+          {m?.sway && <SwayFields sway={m.sway} unit={unit} onChange={(s) => put('sway', s)} />}
+        </>
+      )}
+      {lettering && (
+        <>
+          <Check
+            label="Letter by letter"
+            detail="Each letter lags behind the one before"
+            value={m?.stagger !== undefined}
+            onChange={(on) =>
+              put('stagger', on ? { delay: 0.05, order: 'forward', seed: 1 } : null)
+            }
+          />
+          {m?.stagger && <StaggerFields stagger={m.stagger} onChange={(s) => put('stagger', s)} />}
+          <FollowFields lettering={lettering} channel={charted} follow={m?.follow} put={put} />
+        </>
+      )}
+    </Fold>
+  );
+}
+
+type Sway = NonNullable<Motion<number>['sway']>;
+type Stagger = NonNullable<Motion<number>['stagger']>;
+type Follow = NonNullable<Motion<number>['follow']>;
+
+interface SwayProps {
+  sway: Sway;
+  unit: string;
+  onChange: (sway: Sway) => void;
+}
+
+function SwayFields({ sway, unit, onChange }: SwayProps) {
+  return (
+    <>
+      <NumberField
+        label="To each side"
+        unit={unit}
+        value={sway.amplitude}
+        onChange={(amplitude) => onChange({ ...sway, amplitude })}
+      />
+      <NumberField
+        label="Once in"
+        unit="s"
+        decimals={2}
+        step={0.1}
+        value={sway.period}
+        onChange={(period) => onChange({ ...sway, period })}
+      />
+      <NumberField
+        label="Phase"
+        unit="°"
+        value={sway.phase}
+        onChange={(phase) => onChange({ ...sway, phase })}
+      />
+      <Segments
+        label="Like a"
+        value={sway.shape}
+        options={[
+          { value: 'sine', label: 'Wave' },
+          { value: 'triangle', label: 'Zigzag' },
+          { value: 'noise', label: 'Noise' },
+        ]}
+        onChange={(shape) => onChange({ ...sway, shape })}
+      />
+    </>
+  );
+}
+
+function StaggerFields(props: { stagger: Stagger; onChange: (stagger: Stagger) => void }) {
+  const { stagger, onChange } = props;
+  const rate = useEditor((s) => s.doc?.rate ?? '25');
+  const [n = '25', d = '1'] = rate.split('/');
+  const frame = Number(d) / Number(n);
+  return (
+    <>
+      <NumberField
+        label="Lag"
+        unit="s"
+        decimals={3}
+        step={0.01}
+        value={stagger.delay}
+        onChange={(delay) => onChange({ ...stagger, delay })}
+      />
+      <NumberField
+        label="In frames"
+        decimals={2}
+        value={stagger.delay / frame}
+        onChange={(frames) => onChange({ ...stagger, delay: frames * frame })}
+      />
+      <Choice
+        label="Order"
+        value={stagger.order}
+        options={[
+          { value: 'forward', label: 'From the first letter' },
+          { value: 'backward', label: 'From the last letter' },
+          { value: 'middle', label: 'From the middle' },
+          { value: 'random', label: 'At random' },
+        ]}
+        onChange={(order) => onChange({ ...stagger, order })}
+      />
+      {stagger.order === 'random' && (
+        <NumberField
+          label="Seed"
+          decimals={0}
+          value={stagger.seed}
+          onChange={(seed) => onChange({ ...stagger, seed: Math.max(0, Math.round(seed)) })}
+        />
+      )}
+    </>
+  );
+}
+
+interface FollowProps {
+  lettering: Lettering;
+  channel: Channel;
+  follow: Follow | undefined;
+  put: (part: string, value: object | null) => Problem[];
+}
+
+function FollowFields({ lettering, channel, follow, put }: FollowProps) {
+  const letterings = useEditor((s) => s.doc?.letterings);
+  const others = letterings?.filter((l) => l.id !== lettering.id) ?? [];
+  if (others.length === 0 && !follow) return null;
+  return (
+    <>
+      <Choice
+        label="Follows"
+        value={follow?.lettering ?? ''}
+        options={[
+          { value: '', label: 'Nobody' },
+          ...others.map((l) => ({ value: l.id, label: l.text.trim() || 'No words yet' })),
+        ]}
+        onChange={(id) =>
+          put('follow', id ? { factor: 1, delay: 0, offset: 0, ...follow, lettering: id } : null)
+        }
+      />
+      {follow && (
+        <>
+          <NumberField
+            label="Later by"
+            unit="s"
+            decimals={2}
+            step={0.1}
+            value={follow.delay}
+            onChange={(delay) => put('follow', { ...follow, delay })}
+          />
+          <NumberField
+            label="Times"
+            decimals={2}
+            step={0.1}
+            value={follow.factor}
+            onChange={(factor) => put('follow', { ...follow, factor })}
+          />
+          <NumberField
+            label="And"
+            unit={core.unitOf(channel)}
+            value={follow.offset}
+            onChange={(offset) => put('follow', { ...follow, offset })}
+          />
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,168 @@
+import { labelOf, SHAPE_KINDS } from '../../core/core';
+import type { Channel, Lettering, SceneDoc } from '../../core/document';
+import { letteringOf, pictureOf, useEditor } from '../../state/editor';
+import { useFaces } from '../../state/faces';
+import { clock } from '../../stage/time';
+import { Fold } from '../../ui/Fold';
+import { MovableColour } from '../../ui/MovableColour';
+import { MovableField } from '../../ui/MovableField';
+import { BlurFields } from './BlurFields';
+import { CueList } from './CueList';
+import { MotionFields } from './MotionFields';
+import { RecipeCards } from './RecipeCards';
+import { TrailFields } from './TrailFields';
+
+const MAIN: Channel[] = [
+  'pathOffset',
+  'startMargin',
+  'endMargin',
+  'baselineShift',
+  'size',
+  'opacity',
+  'rotation',
+];
+const MORE: Channel[] = ['tracking', 'wordSpacing', 'letterTurn', 'fixedAngle'];
+const SHOWN: Channel[] = ['revealFrom', 'revealTo', 'sweepFrom', 'sweepTo'];
+const OF_PICTURE: Channel[] = ['x', 'y', 'scale', 'rotation', 'opacity'];
+
+/** Every value of an item that can be charted, in the order of the sheet. */
+export function channelsOf(doc: SceneDoc | null, id: string | null): Channel[] {
+  const lettering = letteringOf(doc, id);
+  if (lettering) {
+    const axes = Object.keys(lettering.axes).map((tag) => `axis-${tag}`);
+    const trail = lettering.trail ? ['trailFrom', 'trailTo'] : [];
+    return [...MAIN, ...MORE, ...SHOWN, ...trail, 'fill', ...axes];
+  }
+  return pictureOf(doc, id) ? OF_PICTURE : [];
+}
+
+/** Recipes, then every value that can move, at the playhead, with its ring. */
+export function MoveSheet() {
+  const doc = useEditor((s) => s.doc);
+  const selected = useEditor((s) => s.selected);
+  const time = useEditor((s) => s.time);
+  const lettering = letteringOf(doc, selected);
+  const picture = pictureOf(doc, selected);
+  if (!doc || (!lettering && !picture)) {
+    return (
+      <>
+        <p className="mb-3 rounded-lg bg-paper p-3">
+          Choose what is to move, on the stage or in the stack.
+        </p>
+        <Scenewide />
+      </>
+    );
+  }
+  const id = lettering?.id ?? picture?.id ?? '';
+  return (
+    <>
+      {lettering && <RecipeCards key={id} lettering={lettering} />}
+      <section className="section">
+        <h2 className="section-title">At {clock(doc, time)}</h2>
+        {(lettering ? MAIN : OF_PICTURE).map((c) => (
+          <MovableField key={c} item={id} channel={c} />
+        ))}
+        {lettering && <More lettering={lettering} />}
+        <p className="mt-2 text-[12px] leading-snug text-soft">
+          A ring sets or removes a keyframe at the playhead. A value without keyframes is still, and
+          stays so when you edit it. Hold Alt to shift a whole movement.
+        </p>
+      </section>
+      <WhatMoves id={id} />
+      <MotionFields item={id} lettering={lettering} />
+      {lettering && (
+        <Fold title="Trail" aside={lettering.trail ? 'on' : 'off'} open={!!lettering.trail}>
+          <TrailFields lettering={lettering} />
+        </Fold>
+      )}
+      <Scenewide lettering={lettering} />
+    </>
+  );
+}
+
+function Scenewide({ lettering }: { lettering?: Lettering }) {
+  const cues = useEditor((s) => s.doc?.cues?.length ?? 0);
+  const angle = useEditor((s) => s.doc?.blur?.angle ?? 0);
+  return (
+    <>
+      <Fold title="Cues" aside={cues || ''}>
+        <CueList />
+      </Fold>
+      <Fold title="Motion blur" aside={angle > 0 ? `${angle}°` : 'off'}>
+        <BlurFields lettering={lettering} />
+      </Fold>
+    </>
+  );
+}
+
+function More({ lettering }: { lettering: Lettering }) {
+  const face = useFaces().find((f) => f.id === lettering.face);
+  const path = useEditor((s) => s.doc?.paths.find((p) => p.id === lettering.path));
+  const shape = SHAPE_KINDS.find((k) => k.kind === path?.kind);
+  const shown = SHOWN.filter((c) => (c.startsWith('sweep') ? lettering.sweep : lettering.reveal));
+  return (
+    <details className="mt-1">
+      <summary className="cursor-pointer py-1 font-medium text-teal">More values</summary>
+      {[...MORE, ...shown].map((c) => (
+        <MovableField key={c} item={lettering.id} channel={c} />
+      ))}
+      <MovableColour item={lettering.id} label="Colour" />
+      {face?.axes.map((a) => (
+        <MovableField
+          key={a.tag}
+          item={lettering.id}
+          channel={`axis-${a.tag}`}
+          label={a.name}
+          missing={a.start}
+          decimals={a.greatest <= 1 ? 2 : 0}
+          range={[a.least, a.greatest]}
+        />
+      ))}
+      {path && shape && (
+        <>
+          <p className="mt-2 mb-1 text-[12px] text-soft">Of the path {path.name}</p>
+          {shape.numbers.map((n) => (
+            <MovableField key={n.field} item={path.id} channel={n.field} />
+          ))}
+        </>
+      )}
+    </details>
+  );
+}
+
+/** The values that move, to choose which one is charted. */
+function WhatMoves({ id }: { id: string }) {
+  const summary = useEditor((s) => s.summary?.items[id]);
+  const charted = useEditor((s) => s.charted);
+  const moving = summary?.moving ?? [];
+  return (
+    <section className="section">
+      <h2 className="section-title">What moves</h2>
+      {moving.length === 0 && (
+        <p className="text-soft">Nothing yet. Choose a recipe, or click the ring of a value.</p>
+      )}
+      <ul className="space-y-1">
+        {moving.map((c) => {
+          const n = summary?.channels[c]?.length ?? 0;
+          return (
+            <li key={c}>
+              <button
+                type="button"
+                aria-pressed={c === charted}
+                className={`flex w-full justify-between rounded-md border px-2.5 py-1.5 text-left ${
+                  c === charted ? 'border-teal bg-wash' : 'border-rule hover:border-soft'
+                }`}
+                onClick={() => useEditor.setState({ charted: c, keyframe: null, keys: [] })}
+              >
+                {labelOf(c)}
+                <span className="text-soft">
+                  {n === 0 ? 'by itself' : `${n} ${n === 1 ? 'keyframe' : 'keyframes'}`}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { X } from 'lucide-react';
+import type { Lettering, RecipeKind } from '../../core/document';
+import { applyEdit, useEditor } from '../../state/editor';
+import { RecipeFields } from './RecipeFields';
+
+interface Card {
+  kind: RecipeKind;
+  label: string;
+  /** A small picture of the movement, time down as in the Journey. */
+  d: string;
+}
+
+const CARDS: Card[] = [
+  {
+    kind: 'enter-hold-leave',
+    label: 'Enter, hold, leave',
+    d: 'M4 2C14 8 22 8 22 14V22C22 28 32 28 40 34',
+  },
+  { kind: 'endless-lap', label: 'Endless lap', d: 'M6 2L18 34M18 2L30 34M30 2L42 34' },
+  { kind: 'steady-cruise', label: 'Steady cruise', d: 'M6 2L40 34' },
+  { kind: 'sway', label: 'Sway', d: 'M22 2C36 7 36 12 22 18C8 24 8 29 22 34' },
+  { kind: 'letter-reveal', label: 'Letter reveal', d: 'M4 6H14M4 15H24M4 24H34M4 33H44' },
+  { kind: 'clock-sweep', label: 'Clock sweep', d: 'M23 18V4A14 14 0 1 1 9 18' },
+];
+
+/** Ways to move that are written in one click, and can be edited on afterwards. */
+export function RecipeCards({ lettering }: { lettering: Lettering }) {
+  const recipes = lettering.recipes ?? [];
+  const [shown, setShown] = useState<RecipeKind | null>(recipes[0]?.kind ?? null);
+  const own = (kind: RecipeKind) => recipes.find((r) => r.kind === kind);
+  const chosen = shown ? own(shown) : undefined;
+  const write = (kind: RecipeKind, params: Record<string, unknown>) => {
+    const problems = applyEdit(
+      { op: 'recipe', item: lettering.id, kind, ...params },
+      `recipe.${kind}`,
+    );
+    if (problems.length === 0) useEditor.setState({ keyframe: null, keys: [] });
+  };
+  return (
+    <section className="section">
+      <div className="mb-2.5 grid grid-cols-2 gap-1.5" aria-label="Recipes" role="group">
+        {CARDS.map((c) => {
+          const used = own(c.kind) !== undefined;
+          return (
+            <button
+              key={c.kind}
+              type="button"
+              aria-pressed={used}
+              className={`flex items-center gap-2 rounded-lg border px-2 py-1.5 text-left leading-tight ${
+                used ? 'border-teal bg-wash' : 'border-rule hover:border-soft'
+              }`}
+              onClick={() => {
+                setShown(c.kind);
+                if (!used) write(c.kind, {});
+              }}
+            >
+              <svg viewBox="0 0 48 36" className="h-7 w-9 shrink-0" aria-hidden="true">
+                <path d={c.d} fill="none" className="stroke-teal" strokeWidth="2.6" />
+              </svg>
+              {c.label}
+            </button>
+          );
+        })}
+      </div>
+      {chosen && (
+        <div className="rounded-lg bg-paper p-2.5" data-testid="recipe">
+          <p className="mb-1.5 flex items-center justify-between font-semibold">
+            {CARDS.find((c) => c.kind === chosen.kind)?.label}
+            <button
+              type="button"
+              className="rounded p-0.5 text-soft hover:text-vermilion"
+              aria-label="Take this movement away"
+              title="Take this movement away"
+              onClick={() => applyEdit({ op: 'recipe', item: lettering.id, drop: chosen.kind })}
+            >
+              <X className="size-4" />
+            </button>
+          </p>
+          <RecipeFields recipe={chosen} onChange={(params) => write(chosen.kind, params)} />
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,102 @@
+import type { Lettering, Trail } from '../../core/document';
+import { changeLettering } from '../../state/editor';
+import { Check } from '../../ui/Check';
+import { Choice, Segments } from '../../ui/Choice';
+import { ColourField } from '../../ui/ColourField';
+import { MovableField } from '../../ui/MovableField';
+import { NumberField } from '../../ui/NumberField';
+
+const PLAIN: Trail = {
+  colour: '#C4472D',
+  width: 6,
+  dash: [],
+  cap: 'round',
+  with: false,
+  lead: 0,
+  lag: 0,
+};
+
+const DASHES: Record<string, number[]> = { whole: [], dashes: [3, 2], dots: [0.01, 2] };
+
+/** The path's own line, drawn under the lettering. */
+export function TrailFields({ lettering }: { lettering: Lettering }) {
+  const trail = lettering.trail;
+  const put = (parts: Partial<Trail>) =>
+    changeLettering(
+      lettering.id,
+      { trail: { ...PLAIN, ...trail, ...parts } },
+      `trail.${lettering.id}`,
+    );
+  const dash = !trail?.dash.length ? 'whole' : trail.dash[0]! < trail.width ? 'dots' : 'dashes';
+  return (
+    <>
+      <Check
+        label="Draw the path's line"
+        value={trail !== undefined}
+        onChange={(on) => (on ? put({}) : changeLettering(lettering.id, { trail: undefined }))}
+      />
+      {trail && (
+        <>
+          <ColourField label="Colour" value={trail.colour} onChange={(colour) => put({ colour })} />
+          <NumberField
+            label="Width"
+            unit="px"
+            value={trail.width}
+            onChange={(width) => put({ width, dash: DASHES[dash]!.map((d) => d * width) })}
+          />
+          <Choice
+            label="Line"
+            value={dash}
+            options={[
+              { value: 'whole', label: 'Whole' },
+              { value: 'dashes', label: 'Dashes' },
+              { value: 'dots', label: 'Dots' },
+            ]}
+            onChange={(d) =>
+              put({
+                dash: DASHES[d]!.map((v) => v * trail.width),
+                cap: d === 'dots' ? 'round' : trail.cap,
+              })
+            }
+          />
+          <Segments
+            label="Ends"
+            value={trail.cap}
+            options={[
+              { value: 'butt', label: 'Flat' },
+              { value: 'round', label: 'Round' },
+              { value: 'square', label: 'Square' },
+            ]}
+            onChange={(cap) => put({ cap })}
+          />
+          <Check
+            label="Goes with the lettering"
+            value={trail.with}
+            onChange={(on) => put({ with: on })}
+          />
+          {trail.with ? (
+            <>
+              <NumberField
+                label="Ahead"
+                unit="px"
+                value={trail.lead}
+                onChange={(lead) => put({ lead })}
+              />
+              <NumberField
+                label="Behind"
+                unit="px"
+                value={trail.lag}
+                onChange={(lag) => put({ lag })}
+              />
+            </>
+          ) : (
+            <>
+              <MovableField item={lettering.id} channel="trailFrom" />
+              <MovableField item={lettering.id} channel="trailTo" />
+            </>
+          )}
+        </>
+      )}
+    </>
+  );
+}

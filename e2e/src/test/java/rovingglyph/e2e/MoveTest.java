@@ -1,0 +1,235 @@
+package rovingglyph.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.eclipsesource.json.JsonArray;
+import com.eclipsesource.json.JsonObject;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import rovingglyph.server.TestServer;
+
+/** Recipes and the Journey chart, used by pointer and keyboard. */
+class MoveTest {
+  private static final TestServer SERVER = TestServer.shared();
+  private final List<String> errors = new ArrayList<>();
+  private Page page;
+  private Workbench w;
+
+  @BeforeEach
+  void open() {
+    page = Browser.page();
+    page.onPageError(errors::add);
+    w = Workbench.ofNewScene(SERVER, page, "Move");
+    w.addLettering("kites up");
+    w.tab(4);
+  }
+
+  @AfterEach
+  void close() {
+    page.context().close();
+    assertThat(errors).isEmpty();
+  }
+
+  private JsonObject offset() {
+    return w.lettering().get("seat").asObject().get("pathOffset").asObject();
+  }
+
+  private JsonArray keyframes() {
+    return offset().get("keyframes").asArray();
+  }
+
+  private double time(int index) {
+    return keyframes().get(index).asObject().getDouble("time", -1);
+  }
+
+  private double value(int index) {
+    return keyframes().get(index).asObject().getDouble("value", -1);
+  }
+
+  private void recipe(String name) {
+    page.getByLabel("Recipes")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))
+        .click();
+    assertThat(page.getByTestId("recipe")).containsText(name);
+  }
+
+  @Test
+  void everyRecipeWritesItsMotionAndAnotherReplacesIt() {
+    recipe("Endless lap");
+    assertThat(keyframes().get(1).asObject().getString("landing", "")).isEqualTo("whole-laps");
+    w.type("Laps a loop", "-2");
+    assertThat(keyframes().get(1).asObject().getDouble("laps", 0)).isEqualTo(-2);
+    recipe("Steady cruise");
+    assertThat(offset().get("cruise").asObject().getDouble("amount", 0)).isEqualTo(200);
+    assertThat(keyframes()).isEmpty();
+    recipe("Sway");
+    assertThat(offset().get("cruise")).isNull();
+    assertThat(offset().get("sway").asObject().getDouble("amplitude", 0)).isEqualTo(60);
+    recipe("Letter reveal");
+    w.type("Rise", "40");
+    assertThat(w.lettering().get("reveal").asObject().getDouble("rise", 0)).isEqualTo(40);
+    assertThat(w.lettering().get("revealTo").asObject().get("keyframes").asArray()).hasSize(2);
+    recipe("Clock sweep");
+    assertThat(w.lettering().get("reveal")).isNull();
+    assertThat(w.lettering().get("sweep").asObject().getInt("letter", -1)).isZero();
+    assertThat(offset().get("sway")).isNotNull();
+    recipe("Enter, hold, leave");
+    assertThat(keyframes()).hasSize(4);
+    w.type("Holds for", "1");
+    assertThat(time(2)).isCloseTo(2.2, within(1e-6));
+    w.button("Take this movement away").click();
+    assertThat(w.lettering().get("seat").asObject().get("pathOffset").isNumber()).isTrue();
+    for (int i = 0; i < 9; i++) {
+      w.button("Undo").first().click();
+    }
+    assertThat(w.lettering().get("recipes")).isNull();
+  }
+
+  @Test
+  void keyframesAreMovedByKeysAndSeveralTogether() {
+    recipe("Enter, hold, leave");
+    page.getByLabel("Just out of frame 1 at").focus();
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("Shift+ArrowDown");
+    assertThat(time(0)).isCloseTo(11 / 25.0, within(1e-6));
+    assertThat(keyframes().get(0).asObject().getString("landing", "")).isEqualTo("out-before");
+
+    // A box round the first two, dragged together.
+    BoundingBox chart = page.getByTestId("chart-svg").boundingBox();
+    double bottom = w.handle("ring-1").boundingBox().y + 20;
+    w.drag(chart.x + 44, chart.y + 2, chart.width - 60, bottom - chart.y - 2);
+    assertThat(page.getByTestId("several-keys")).containsText("2 keyframes chosen");
+    double before = time(1);
+    w.drag(w.handle("ring-1"), 0, 25);
+    assertThat(time(1)).isGreaterThan(before + 0.1);
+    assertThat(time(1) - time(0)).isCloseTo(before - 11 / 25.0, within(1e-6));
+    w.button("Mirror in time").click();
+    assertThat(keyframes().get(0).asObject().getString("landing", "")).isEqualTo("at-rest");
+    w.button("Undo").first().click();
+    page.keyboard().press("Escape");
+  }
+
+  @Test
+  void aCopiedWayIsPastedOnward() {
+    page.getByLabel("Path offset: Still: click to set a keyframe").click();
+    w.field("Playhead").press("End");
+    w.type("Path offset", "300");
+    w.handle("ring-0").click();
+    w.handle("ring-1")
+        .click(
+            new Locator.ClickOptions()
+                .setModifiers(List.of(com.microsoft.playwright.options.KeyboardModifier.SHIFT)));
+    w.button("Copy").click();
+    w.button("Paste onward").click();
+    assertThat(keyframes()).hasSize(3);
+    assertThat(value(2)).isCloseTo(600, within(1e-6));
+    w.button("Undo").first().click();
+    assertThat(keyframes()).hasSize(2);
+  }
+
+  @Test
+  void theTableHasEveryKeyframeByNumber() {
+    recipe("Endless lap");
+    w.button("Keyframes as a table").click();
+    Locator at = page.getByLabel("Path offset 2: time in seconds");
+    at.fill("4");
+    at.press("Enter");
+    assertThat(time(1)).isCloseTo(4, within(1e-6));
+    page.getByLabel("Path offset 1: easing").selectOption("spring");
+    assertThat(keyframes().get(0).asObject().get("easing").isObject()).isTrue();
+    w.button("Delete Path offset 2").click();
+    assertThat(keyframes()).hasSize(1);
+  }
+
+  @Test
+  void cuesAreAddedDraggedFollowedAndImported() {
+    recipe("Endless lap");
+    page.getByText("Cues", new Page.GetByTextOptions().setExact(true)).click();
+    w.field("Playhead").focus();
+    for (int i = 0; i < 25; i++) {
+      page.keyboard().press("ArrowLeft");
+    }
+    w.button("Cue here").click();
+    double at = w.document().get("cues").asArray().get(0).asObject().getDouble("time", -1);
+    assertThat(at).isGreaterThan(0);
+    w.handle("ring-1").click();
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("At the cue:")).click();
+    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Cue 1")).click();
+    assertThat(time(1)).isCloseTo(at, within(1e-6));
+    w.drag(w.handle("cue-line-Cue 1"), 0, 40);
+    double later = w.document().get("cues").asArray().get(0).asObject().getDouble("time", -1);
+    assertThat(later).isGreaterThan(at + 0.1);
+    assertThat(time(1)).isCloseTo(later, within(1e-6));
+    page.getByTestId("cue-file")
+        .setInputFiles(
+            new FilePayload(
+                "fair.vtt",
+                "text/vtt",
+                "WEBVTT\n\n00:01.000 --> 00:02.000\nGust\n\n00:03.500 --> 00:04.000\nLull\n"
+                    .getBytes()));
+    assertThat(page.getByTestId("cue")).hasCount(3);
+    page.getByTestId("cue-file")
+        .setInputFiles(new FilePayload("bad.srt", "text/plain", "1\n00:a --> b\n".getBytes()));
+    assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("Line 2");
+  }
+
+  @Test
+  void theLoopCheckFindsAndMendsWhatDoesNotClose() {
+    page.getByLabel("Path offset: Still: click to set a keyframe").click();
+    w.field("Playhead").press("End");
+    w.type("Path offset", "0.97 laps");
+    page.getByText("compare first and last").click();
+    assertThat(page.getByTestId("loop-result")).containsText("They differ by up to");
+    w.button("Close it").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).not().containsText("path offset ends");
+    w.button("Done").click();
+    assertThat(keyframes().get(1).asObject().getString("landing", "")).isEqualTo("whole-laps");
+    w.button("Undo").first().click();
+    w.button("Make it whole laps").click();
+    assertThat(keyframes().get(1).asObject().getDouble("laps", 0)).isEqualTo(1);
+  }
+
+  @Test
+  void lanesZoomAndMotionByItself() {
+    recipe("Endless lap");
+    w.button("Show the speed beside it").click();
+    assertThat(w.handle("lane-speed")).isVisible();
+    w.button("Closer").click();
+    assertThat(page.getByText("of 6 s")).isVisible();
+    BoundingBox chart = page.getByTestId("chart-svg").boundingBox();
+    page.mouse().move(chart.x + 90, chart.y + 90);
+    page.mouse().wheel(0, 300);
+    w.button("Farther").click();
+    page.getByText("Path offset by itself").click();
+    page.getByLabel("Sway", new Page.GetByLabelOptions().setExact(true)).check();
+    assertThat(offset().get("sway")).isNotNull();
+    page.getByLabel("Letter by letter").check();
+    assertThat(offset().get("stagger").asObject().getDouble("delay", 0)).isEqualTo(0.05);
+    page.getByText("Trail", new Page.GetByTextOptions().setExact(true)).click();
+    page.getByLabel("Draw the path's line").check();
+    assertThat(w.lettering().get("trail").asObject().getDouble("width", 0)).isEqualTo(6);
+    page.getByText("Motion blur").first().click();
+    w.type("Shutter", "180");
+    assertThat(w.document().get("blur").asObject().getDouble("angle", 0)).isEqualTo(180);
+  }
+
+  @Test
+  void aSceneShortenedUnderItsKeyframesKeepsThem() {
+    recipe("Endless lap");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("fps")).click();
+    w.type("Length", "2");
+    page.keyboard().press("Escape");
+    assertThat(time(1)).isCloseTo(6, within(1e-6));
+    assertThat(page.getByText("after the end of the scene").first()).isVisible();
+  }
+}

@@ -147,7 +147,11 @@ export function showScene(sceneId: string, projectId: string, doc: SceneDoc): vo
   });
   // A third into the scene there is more to see than on an empty first frame.
   void openInCore(doc).then(() => {
-    if (get().sceneId === sceneId && get().summary) set({ time: core.onFrame(doc.length / 3) });
+    const { summary } = get();
+    if (get().sceneId !== sceneId || !summary) return;
+    const moving = summary.items[last ?? '']?.moving ?? [];
+    const charted = moving.includes('pathOffset') ? 'pathOffset' : (moving[0] ?? 'pathOffset');
+    set({ time: core.onFrame(doc.length / 3), charted });
   });
 }
 

@@ -47,7 +47,7 @@ export function RecipeCards({ lettering }: { lettering: Lettering }) {
               key={c.kind}
               type="button"
               aria-pressed={used}
-              className={`flex items-center gap-2 rounded-lg border px-2 py-1.5 text-left leading-tight ${
+              className={`flex items-center gap-1.5 rounded-lg border px-1.5 py-1.5 text-left leading-tight ${
                 used ? 'border-teal bg-wash' : 'border-rule hover:border-soft'
               }`}
               onClick={() => {
@@ -55,7 +55,7 @@ export function RecipeCards({ lettering }: { lettering: Lettering }) {
                 if (!used) write(c.kind, {});
               }}
             >
-              <svg viewBox="0 0 48 36" className="h-7 w-9 shrink-0" aria-hidden="true">
+              <svg viewBox="0 0 48 36" className="h-7 w-7 shrink-0" aria-hidden="true">
                 <path d={c.d} fill="none" className="stroke-teal" strokeWidth="2.6" />
               </svg>
               {c.label}

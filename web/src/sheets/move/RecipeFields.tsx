@@ -178,12 +178,12 @@ export function RecipeFields({ recipe, onChange }: Props) {
             value={number('letter', 0) + 1}
             onChange={(n) => put({ letter: Math.max(0, Math.round(n) - 1) })}
           />
-          <Segments
+          <Choice
             label="Goes"
             value={flag('counter', false) ? 'counter' : 'clock'}
             options={[
               { value: 'clock', label: 'Clockwise' },
-              { value: 'counter', label: 'Counter' },
+              { value: 'counter', label: 'Counterclockwise' },
             ]}
             onChange={(way) => put({ counter: way === 'counter' })}
           />

@@ -179,7 +179,7 @@ public final class Proof {
   }
 
   private void atRest(PreparedLettering l) {
-    double t = restTime(l.lettering());
+    double t = restTime(l.lettering(), scene.length());
     SeatValues v = l.values(t);
     List<Placement> places = l.placements(v);
     String name = quoted(l.lettering());
@@ -199,8 +199,11 @@ public final class Proof {
     }
   }
 
-  /** When a lettering rests: where a hold begins, at an "at rest" landing, else at its middle. */
-  static double restTime(Lettering l) {
+  /**
+   * When a lettering rests: where a hold begins, at an "at rest" landing, else half way through its
+   * keyframes, or through the scene where it has none.
+   */
+  static double restTime(Lettering l, double length) {
     List<Keyframe> keys = l.movable(Channel.PATH_OFFSET).keyframes();
     for (int i = 0; i < keys.size(); i++) {
       Landing landing = keys.get(i).landing();
@@ -209,6 +212,8 @@ public final class Proof {
         return keys.get(i).time();
       }
     }
-    return keys.isEmpty() ? 0 : (keys.get(0).time() + keys.get(keys.size() - 1).time()) / 2;
+    return keys.isEmpty()
+        ? length / 2
+        : (keys.get(0).time() + keys.get(keys.size() - 1).time()) / 2;
   }
 }

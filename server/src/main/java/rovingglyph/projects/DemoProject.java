@@ -17,7 +17,12 @@ class DemoProject implements ApplicationRunner {
   /** Kite-string entrance comes first: it is what a new user sees. */
   private static final List<String> SCENES =
       List.of(
-          "kite-string-entrance", "wind-rose-badge", "dune-ribbon", "wall-of-wind", "pennant-line");
+          "kite-string-entrance",
+          "wind-rose-badge",
+          "dune-ribbon",
+          "wall-of-wind",
+          "opening-stamp",
+          "pennant-line");
 
   private static final long LOCK = 0x524F56494E47L;
 

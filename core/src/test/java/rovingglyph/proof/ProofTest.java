@@ -71,12 +71,14 @@ class ProofTest {
             "{\"time\":3,\"value\":0}",
             "{\"time\":4,\"value\":4000}");
     assertThat(proof(LINE, "in", hold, "")).isEmpty();
-    assertThat(Proof.restTime(SceneCodec.read(document(LINE, "in", hold, "")).letterings().get(0)))
+    assertThat(
+            Proof.restTime(SceneCodec.read(document(LINE, "in", hold, "")).letterings().get(0), 4))
         .isEqualTo(1);
     String landing =
         offsets("{\"time\":0,\"value\":-4000}", "{\"time\":2,\"value\":0,\"landing\":\"at-rest\"}");
     assertThat(
-            Proof.restTime(SceneCodec.read(document(LINE, "in", landing, "")).letterings().get(0)))
+            Proof.restTime(
+                SceneCodec.read(document(LINE, "in", landing, "")).letterings().get(0), 4))
         .isEqualTo(2);
   }
 

@@ -1,0 +1,142 @@
+package rovingglyph.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.TimeUnit;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.FramePainter;
+import rovingglyph.shaping.FaceCatalogue;
+import rovingglyph.shaping.Shaper;
+import rovingglyph.webexport.AnimatedSvg;
+
+/**
+ * The animated SVG at ten times in Debian's Chromium and Firefox, against the renderer: ten copies
+ * side by side, each paused at its own time.
+ */
+class FirefoxTest {
+  private static final int WIDTH = 360;
+  private static final int HEIGHT = 240;
+  private static final int TIMES = 10;
+  private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
+
+  /** Offset, margins, rotation, opacity, size, reveal, sweep, trail, sway and cruise. */
+  private static String document() {
+    return """
+        {"format":"roving-glyph-scene","version":1,"width":360,"height":240,"rate":"25","length":4,"background":"#FFFFFF",
+         "paths":[{"id":"c","kind":"circle","x":90,"y":80,"radius":50},
+           {"id":"w","kind":"drawn","points":[{"x":160,"y":90,"out":[60,-80]},{"x":350,"y":70,"in":[-60,60]}]},
+           {"id":"k","kind":"circle","x":90,"y":190,"radius":30},
+           {"id":"l","kind":"line","x":250,"y":200,"length":180}],
+         "letterings":[
+          {"id":"a","text":"cruise sway","path":"c","face":"league-spartan","size":20,
+            "seat":{"pathOffset":{"still":0,"cruise":{"pace":"laps","amount":1},"sway":{"amplitude":12,"period":1}}}},
+          {"id":"b","text":"offset","path":"w","face":"pacifico","fill":"#C4472D",
+            "size":{"keyframes":[{"time":0,"value":18,"easing":"spring"},{"time":4,"value":34}]},
+            "opacity":{"keyframes":[{"time":0,"value":30,"easing":{"steps":[4]}},{"time":4,"value":100}]},
+            "trail":{"colour":"#0F6B69","width":3,"with":true,"lead":8,"lag":8},
+            "seat":{"startMargin":{"keyframes":[{"time":0,"value":0},{"time":4,"value":30}]},
+              "pathOffset":{"keyframes":[{"time":0,"value":-20,"easing":"overshoot"},{"time":3,"value":70}]}}},
+          {"id":"s","text":"sweep all round","path":"k","face":"comfortaa","size":14,"fill":"#0F6B69",
+            "sweep":{"letter":0,"soft":40},"sweepTo":{"keyframes":[{"time":0,"value":0},{"time":3,"value":360}]},
+            "rotation":{"keyframes":[{"time":1,"value":0,"easing":"gentle-both"},{"time":4,"value":180}]}},
+          {"id":"r","text":"letter reveal","path":"l","face":"bebas-neue","size":34,
+            "reveal":{"by":"letters","soft":30,"rise":20,"turn":40,"scale":50},
+            "revealTo":{"keyframes":[{"time":0.2,"value":0},{"time":3.6,"value":100}]},
+            "trail":{"colour":"#A86B12","width":2,"dash":[6,4]},
+            "trailTo":{"keyframes":[{"time":0,"value":0},{"time":4,"value":100}]}}]}""";
+  }
+
+  private static double time(PreparedScene scene, int i) {
+    return scene.scene().rate().timeOf(scene.scene().frameCount() * (2L * i + 1) / (2 * TIMES));
+  }
+
+  private static String page(PreparedScene scene) {
+    String svg = AnimatedSvg.write(scene);
+    StringBuilder all = new StringBuilder("<!doctype html><meta charset='utf-8'>");
+    all.append("<body style='margin:0;width:" + 5 * WIDTH + "px;font-size:0;line-height:0'>");
+    StringBuilder times = new StringBuilder();
+    for (int i = 0; i < TIMES; i++) {
+      all.append(svg);
+      times.append(i == 0 ? "" : ",").append(time(scene, i));
+    }
+    // In Firefox animations begin with the first frame that is drawn.
+    return all.append("<script>const times=[")
+        .append(times)
+        .append(
+            """
+            ];
+            function pause() {
+              document.querySelectorAll('svg').forEach((s, i) => {
+                s.pauseAnimations();
+                s.setCurrentTime(times[i]);
+                document.getAnimations()
+                  .filter((a) => s.contains(a.effect.target))
+                  .forEach((a) => { a.pause(); a.currentTime = times[i] * 1000 + 0.001; });
+              });
+            }
+            pause();
+            requestAnimationFrame(pause);
+            addEventListener('load', pause);
+            </script></body>""")
+        .toString();
+  }
+
+  private static void compare(PreparedScene scene, BufferedImage shot, String where) {
+    assertThat(shot.getWidth()).isGreaterThanOrEqualTo(5 * WIDTH);
+    assertThat(shot.getHeight()).isGreaterThanOrEqualTo(2 * HEIGHT);
+    FramePainter painter = new FramePainter(scene);
+    for (int i = 0; i < TIMES; i++) {
+      BufferedImage there = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
+      there.createGraphics().drawImage(shot, -(i % 5) * WIDTH, -(i / 5) * HEIGHT, null);
+      PictureTest.Difference d = PictureTest.Difference.of(painter.image(time(scene, i)), there);
+      assertThat(d.mean()).as(where + " at " + time(scene, i)).isLessThan(1.2);
+      assertThat(d.share()).as(where + " at " + time(scene, i)).isLessThan(0.006);
+    }
+  }
+
+  @Test
+  void bothBrowsersShowTheFramesOfTheRenderer(@TempDir Path folder) throws Exception {
+    PreparedScene scene = Preparation.prepare(SceneCodec.read(document()), SHAPER);
+    String html = page(scene);
+    Page page = Browser.context(5 * WIDTH, 2 * HEIGHT).newPage();
+    page.setContent(html);
+    page.waitForTimeout(500);
+    compare(scene, ImageIO.read(new ByteArrayInputStream(page.screenshot())), "Chromium");
+    page.context().close();
+    compare(scene, firefox(folder, html), "Firefox");
+  }
+
+  private static BufferedImage firefox(Path folder, String html)
+      throws IOException, InterruptedException {
+    Path file = Files.writeString(folder.resolve("ten.html"), html);
+    Path shot = folder.resolve("ten.png");
+    Path profile = Files.createDirectory(folder.resolve("profile"));
+    ProcessBuilder b =
+        new ProcessBuilder(
+            "firefox-esr",
+            "--headless",
+            "--no-remote",
+            "--profile",
+            profile.toString(),
+            "--window-size=" + 5 * WIDTH + "," + 2 * HEIGHT,
+            "--screenshot",
+            shot.toString(),
+            file.toUri().toString());
+    b.environment().put("HOME", folder.toString());
+    Process p = b.redirectErrorStream(true).redirectOutput(folder.resolve("log").toFile()).start();
+    assertThat(p.waitFor(120, TimeUnit.SECONDS)).isTrue();
+    assertThat(shot).as(Files.readString(folder.resolve("log"))).exists();
+    return ImageIO.read(shot.toFile());
+  }
+}

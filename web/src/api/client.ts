@@ -64,6 +64,12 @@ export interface KeptImage {
   height: number;
 }
 
+export interface KeptEasing {
+  id: string;
+  name: string;
+  curve: unknown;
+}
+
 export interface KeptCurve {
   id: string;
   name: string;
@@ -122,6 +128,11 @@ export const api = {
     ask<KeptCurve>('POST', `/api/projects/${project}/curves`, json(path)),
   removeCurve: (project: string, id: string) =>
     ask<void>('DELETE', `/api/projects/${project}/curves/${id}`),
+  easings: (project: string) => ask<KeptEasing[]>('GET', `/api/projects/${project}/easings`),
+  keepEasing: (project: string, name: string, curve: unknown) =>
+    ask<KeptEasing>('POST', `/api/projects/${project}/easings`, json({ name, curve })),
+  removeEasing: (project: string, id: string) =>
+    ask<void>('DELETE', `/api/projects/${project}/easings/${id}`),
   projects: () => ask<Project[]>('GET', '/api/projects'),
   createProject: (name: string) => ask<Project>('POST', '/api/projects', json({ name })),
   renameProject: (id: string, name: string) =>

@@ -2,6 +2,7 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import type { KeyframeInfo } from '../core/core';
 import type { Channel } from '../core/document';
 import { applyEdit, useEditor } from '../state/editor';
+import { KeptEasings } from './KeptEasings';
 import type { Scale } from './scale';
 import { EASINGS, easingLabel } from './words';
 
@@ -24,6 +25,10 @@ export function Chip({ item, channel, index, a, b, from, to, scale }: ChipProps)
   // Beside the segment, so that it never covers the line or its handles.
   const left = scale.x((from + to) / 2) > (scale.left + scale.right) / 2 + 1;
   const gap = 14;
+  const ease = (easing: unknown) => {
+    applyEdit({ op: 'ease', item, channel, index, easing });
+    useEditor.setState({ keyframe: index, keys: [index] });
+  };
   return (
     <div
       className="absolute -translate-y-1/2"
@@ -51,16 +56,13 @@ export function Chip({ item, channel, index, a, b, from, to, scale }: ChipProps)
               <button
                 type="button"
                 className={`menu-item ${e.value === a.easing ? 'font-semibold text-teal' : ''}`}
-                onClick={() => {
-                  const easing = e.value === 'own' ? a.curve : e.value;
-                  applyEdit({ op: 'ease', item, channel, index, easing });
-                  useEditor.setState({ keyframe: index });
-                }}
+                onClick={() => ease(e.value === 'own' ? a.curve : e.value)}
               >
                 {e.label}
               </button>
             </MenuItem>
           ))}
+          <KeptEasings info={a} onChoose={ease} />
         </MenuItems>
       </Menu>
     </div>

@@ -82,6 +82,12 @@ public class ProjectStore {
         .params(copy.id(), id)
         .update();
     jdbc.sql(
+            "insert into easing (id, project_id, name, curve)"
+                + " select gen_random_uuid(), ?, name, curve from easing where project_id = ?"
+                + " order by place")
+        .params(copy.id(), id)
+        .update();
+    jdbc.sql(
             "insert into project_typeface (project_id, typeface_id)"
                 + " select ?, typeface_id from project_typeface where project_id = ?")
         .params(copy.id(), id)

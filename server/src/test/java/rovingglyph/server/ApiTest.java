@@ -57,6 +57,24 @@ class ApiTest {
   }
 
   @Test
+  void easingsAreKeptWithTheirProjectAndBadOnesRefused() {
+    String project = newProject("Easings").getString("id", "");
+    String at = "/api/projects/" + project + "/easings";
+    String id =
+        json("POST", at, "{\"name\":\"Whip\",\"curve\":[0.1,0.9,0.2,1.1]}").getString("id", "");
+    json("POST", at, "{\"name\":\"Loose\",\"curve\":{\"spring\":[90,4,1]}}");
+    assertThat(text(server.send("GET", at, null))).contains("Whip", "[0.1,0.9,0.2,1.1]", "spring");
+    for (String bad :
+        new String[] {
+          "{\"name\":\"x\",\"curve\":[2,0,0,1]}", "{\"name\":\"\",\"curve\":\"hold\"}", "[]", "{"
+        }) {
+      assertThat(server.send("POST", at, bad).statusCode()).as(bad).isEqualTo(400);
+    }
+    server.send("DELETE", at + "/" + id, null);
+    assertThat(text(server.send("GET", at, null))).doesNotContain("Whip").contains("Loose");
+  }
+
+  @Test
   void anEmptyDatabaseGetsTheDemoProjectWithKiteStringFirst() {
     JsonObject first =
         Json.parse(text(server.send("GET", "/api/projects", null))).asArray().get(0).asObject();

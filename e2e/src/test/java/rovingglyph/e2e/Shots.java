@@ -1,6 +1,7 @@
 package rovingglyph.e2e;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
@@ -18,7 +19,7 @@ public final class Shots {
     Workbench w = Workbench.open(server, page, Workbench.demoScene(server, "Kite-string entrance"));
     page.waitForTimeout(1200);
     shoot(page, folder, "move");
-    Map<Integer, String> tabs = Map.of(1, "words", 2, "path", 3, "seat", 5, "dress");
+    Map<Integer, String> tabs = Map.of(2, "path", 5, "dress");
     for (var tab : tabs.entrySet()) {
       w.tab(tab.getKey());
       if (tab.getKey() == 2) {
@@ -27,6 +28,12 @@ public final class Shots {
       page.waitForTimeout(300);
       shoot(page, folder, tab.getValue());
     }
+    w.tab(2);
+    page.keyboard().press("Escape");
+    w.button("New path").click();
+    page.waitForTimeout(400);
+    shoot(page, folder, "gallery");
+    page.keyboard().press("Escape");
     w.tab(4);
     w.handle("chip-2").click();
     page.getByText("Gentle start").last().click();
@@ -35,6 +42,23 @@ public final class Shots {
     page.getByTestId("switcher").click();
     page.waitForTimeout(300);
     shoot(page, folder, "projects");
+
+    Workbench wall = demo(server, "Wall of wind", 1);
+    shoot(wall.page, folder, "words");
+    wall.tab(2);
+    wall.page.waitForTimeout(400);
+    shoot(wall.page, folder, "shape");
+    Workbench line = demo(server, "Pennant line", 3);
+    shoot(line.page, folder, "seat");
+    line.tab(1);
+    line.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Face:")).click();
+    line.page.waitForTimeout(600);
+    shoot(line.page, folder, "faces");
+    Workbench stamp = demo(server, "Opening stamp", 4);
+    stamp.button("Show the speed beside it").click();
+    stamp.handle("ring-0").click();
+    stamp.page.waitForTimeout(400);
+    shoot(stamp.page, folder, "recipe");
 
     Workbench ring =
         Workbench.open(server, Browser.page(), Workbench.demoScene(server, "Wind rose badge"));
@@ -49,6 +73,14 @@ public final class Shots {
     ribbon.page.waitForTimeout(900);
     shoot(ribbon.page, folder, "dusk");
     System.exit(0);
+  }
+
+  private static Workbench demo(TestServer server, String scene, int tab) {
+    Workbench w = Workbench.open(server, Browser.page(), Workbench.demoScene(server, scene));
+    w.page.waitForTimeout(2500);
+    w.tab(tab);
+    w.page.waitForTimeout(400);
+    return w;
   }
 
   private static void shoot(Page page, Path folder, String name) {

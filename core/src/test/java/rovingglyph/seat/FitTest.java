@@ -9,10 +9,16 @@ import static rovingglyph.TestScenes.lettering;
 import static rovingglyph.TestScenes.prepare;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import rovingglyph.TestScenes;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
+import rovingglyph.type.RunRequest;
+import rovingglyph.type.ShapedRun;
 
 /** How text fills its room: an 800 px line, or a lap of 400 pi px, with letters of 50 px. */
 class FitTest {
@@ -207,5 +213,22 @@ class FitTest {
         lettering(CIRCLE, "abc", "\"orientation\":\"fixed\",\"fixedAngle\":30,\"letterTurn\":15");
     assertThat(l.placements(l.values(0)))
         .allMatch(p -> Math.abs(Math.toDegrees(p.angle()) - 45) < 1e-9);
+  }
+
+  @Test
+  void textThatReadsFromTheRightBeginsAtTheRightEnd() {
+    ShapedRun left = TestScenes.run(RunRequest.plain("f", Map.of(), "abcd", true));
+    ShapedRun right =
+        new ShapedRun("abcd", left.clusters(), left.outlines(), 0.8, 0.2, 0.5, true, false);
+    for (String align : List.of("start", "end")) {
+      PreparedLettering l =
+          Preparation.prepare(
+                  SceneCodec.read(document(LINE, "abcd", "\"align\":\"" + align + "\"", "")),
+                  r -> right)
+              .letterings()
+              .get("l");
+      Seating s = l.seating(l.values(0));
+      assertThat(s.head()).isCloseTo(align.equals("start") ? 800 : 200, within(1e-9));
+    }
   }
 }

@@ -178,10 +178,20 @@ class OracleTest {
       double y = p.at().y() - Math.sin(p.angle()) * half;
       List<Number> there = chromium.get(i);
       assertThat(Math.hypot(there.get(0).doubleValue() - x, there.get(1).doubleValue() - y))
-          .as("place of letter " + i)
+          .as(
+              "place of letter "
+                  + i
+                  + " in "
+                  + c.face
+                  + ", "
+                  + c.align
+                  + ", tracking "
+                  + c.tracking)
           .isLessThan(0.1 * LARGER);
       double turn = Math.IEEEremainder(there.get(2).doubleValue() - Math.toDegrees(p.angle()), 360);
-      assertThat(Math.abs(turn)).as("turn of letter " + i).isLessThan(0.1);
+      assertThat(Math.abs(turn))
+          .as("turn of letter " + i + " in " + c.face + ", " + c.align + ", tracking " + c.tracking)
+          .isLessThan(0.1);
       compared++;
     }
     assertThat(compared).isGreaterThan(places.size() / 3);

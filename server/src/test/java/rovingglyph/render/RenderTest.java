@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
@@ -118,5 +119,67 @@ class RenderTest {
     assertThat(SceneFiles.Format.of(ending)).isEqualTo(format);
     assertThat(SceneFiles.Format.of(ending + "x")).isNull();
     assertThat(format.mediaType()).contains("/");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"wind-rose-badge", "wall-of-wind", "pennant-line"})
+  void theFrameAfterTheLastOfALoopIsItsFirstInEveryPixel(String name) throws Exception {
+    String json =
+        new String(
+            RenderTest.class.getResourceAsStream("/demo/" + name + ".json").readAllBytes(),
+            java.nio.charset.StandardCharsets.UTF_8);
+    PreparedScene scene = Preparation.prepare(SceneCodec.read(json), SHAPER);
+    FramePainter painter = new FramePainter(scene);
+    BufferedImage first = painter.image(0);
+    BufferedImage again = painter.image(scene.scene().rate().timeOf(scene.scene().frameCount()));
+    int w = first.getWidth();
+    int h = first.getHeight();
+    assertThat(again.getRGB(0, 0, w, h, null, 0, w))
+        .isEqualTo(first.getRGB(0, 0, w, h, null, 0, w));
+    assertThat(rovingglyph.proof.LoopCheck.of(scene)).isEmpty();
+  }
+
+  private static PreparedScene blurred(String blur, String offset) {
+    return Preparation.prepare(
+        SceneCodec.read(
+            """
+            {"format":"roving-glyph-scene","version":1,"width":400,"height":100,"rate":"25","length":2,"background":"#FFFFFF",
+             "paths":[{"id":"p","kind":"line","x":200,"y":70,"length":400}],"blur":{"angle":%s,"samples":16},
+             "letterings":[{"id":"l","text":"I","path":"p","face":"league-spartan","size":80,"fill":"#000000",
+               "seat":{"pathOffset":%s}}]}"""
+                .formatted(blur, offset)),
+        SHAPER);
+  }
+
+  private static int inked(BufferedImage image) {
+    int columns = 0;
+    for (int x = 0; x < image.getWidth(); x++) {
+      columns += (image.getRGB(x, 50) & 255) < 250 ? 1 : 0;
+    }
+    return columns;
+  }
+
+  @Test
+  void motionBlurSmearsWhatMovesAndNothingElse() {
+    String still = "100";
+    assertThat(inked(new FramePainter(blurred("360", still)).image(1)))
+        .isEqualTo(inked(new FramePainter(blurred("0", still)).image(1)));
+    // 1000 px a second are 40 px a frame; half of them with a shutter of 180 degrees.
+    String quick = "{\"still\":-800,\"cruise\":{\"amount\":1000}}";
+    int sharp = inked(new FramePainter(blurred("0", quick)).image(1));
+    assertThat(inked(new FramePainter(blurred("180", quick)).image(1)) - sharp).isBetween(17, 21);
+    assertThat(inked(new FramePainter(blurred("360", quick)).image(1)) - sharp).isBetween(36, 41);
+  }
+
+  @Test
+  void samplesAreMixedInLinearLight() {
+    BufferedImage image = new BufferedImage(1, 1, BufferedImage.TYPE_INT_RGB);
+    MotionBlur blur = new MotionBlur(1, 1);
+    blur.add(image);
+    image.setRGB(0, 0, 0xFFFFFF);
+    blur.add(image);
+    blur.mix(image);
+    // Half the light of white is 188 of 255 in sRGB.
+    assertThat(image.getRGB(0, 0) & 255).isEqualTo(188);
   }
 }

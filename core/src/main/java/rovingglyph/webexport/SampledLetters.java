@@ -85,7 +85,8 @@ final class SampledLetters {
     }
     String now = p == null ? "visibility:hidden" : declaration(p, own);
     if (!now.equals(t.last)) {
-      double share = 100.0 * f / scene.frameCount();
+      // Rounded down, so that at its own time the frame is there.
+      double share = Math.floor(1e7 * f / scene.frameCount()) / 1e5;
       t.rule.append(Decimal.text(share, 5)).append("%{").append(now).append('}');
       t.last = now;
     }

@@ -84,10 +84,14 @@ export function CueLines({ scale, toChart }: Pick<PartProps, 'scale' | 'toChart'
                 applyEdit({ op: 'cue', cue: c.id, time: Math.max(0, scale.time(py)) }, 'cue'),
               )
             }
-            data-testid={`cue-line-${c.name}`}
           >
             <title>{c.name}: drag to another time</title>
-            <path d={`M${scale.left} ${y}H${scale.right}`} stroke="transparent" strokeWidth={9} />
+            <path
+              d={`M${scale.left} ${y}H${scale.right}`}
+              stroke="transparent"
+              strokeWidth={9}
+              data-testid={`cue-line-${c.name}`}
+            />
             <path
               d={`M${scale.left} ${y}H${scale.right}`}
               className="stroke-ochre"

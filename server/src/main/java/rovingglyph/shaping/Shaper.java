@@ -143,12 +143,12 @@ public final class Shaper implements TypeSource {
     }
   }
 
-  /** In the order of the document; ligatures are off where tracking would tear them apart. */
+  /** In the order of the document; ligatures and joined forms are off where tracking tears apart. */
   private static List<String> features(RunRequest request) {
     List<String> out = new ArrayList<>();
     request.features().forEach((tag, value) -> out.add(tag + "=" + value));
     if (!request.ligatures()) {
-      out.addAll(List.of("liga=0", "clig=0", "dlig=0", "hlig=0"));
+      out.addAll(List.of("liga=0", "clig=0", "dlig=0", "hlig=0", "calt=0"));
     }
     return out;
   }

@@ -52,7 +52,7 @@ export function Journey() {
       scaleOf(
         samples,
         along ? (item?.length ?? null) : null,
-        room[0] - laneCount * LANE,
+        room[0] - laneCount * LANE - (laneCount > 0 ? 8 : 0),
         room[1],
         doc?.length ?? 1,
         { zoom, start },
@@ -111,7 +111,11 @@ export function Journey() {
                   down: time
                 </p>
               )}
-              <div ref={box} className="flex min-h-0 flex-1" data-testid="chart">
+              <div
+                ref={box}
+                className={`flex min-h-0 flex-1 ${laneCount > 0 ? 'pr-2' : ''}`}
+                data-testid="chart"
+              >
                 <div className="min-w-0 flex-1">
                   <Chart
                     item={selected}

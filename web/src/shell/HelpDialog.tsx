@@ -7,7 +7,9 @@ const KEYS: [string, string][] = [
   ['K and L', 'Previous and next keyframe'],
   ['F', 'Full frame without overlays'],
   ['Arrow keys', 'Nudge the chosen point or lettering by 1 px, with Shift by 10'],
-  ['Delete', 'Remove the chosen keyframe, point or item'],
+  ['Shift click', 'Choose several points or keyframes; so does a box drawn round them'],
+  ['Wheel on the chart', 'Scroll through time, with Ctrl closer and farther'],
+  ['Delete', 'Remove the chosen keyframes, points or item'],
   ['Ctrl Z, Ctrl Shift Z', 'Undo, redo'],
   ['?', 'This list'],
 ];

@@ -27,12 +27,7 @@ export function addLettering(): void {
 
 /** Takes an item away; its path stays. */
 export function removeItem(id: string): void {
-  change((d) => ({
-    ...d,
-    letterings: d.letterings.filter((l) => l.id !== id),
-    pictures: d.pictures.filter((p) => p.id !== id),
-    stack: d.stack.filter((s) => s !== id),
-  }));
+  applyEdit({ op: 'deleteItem', item: id });
   select(null);
 }
 

@@ -14,6 +14,8 @@ final class LetteringCodec {
   /** The longest text of a lettering, in UTF-16 units. */
   static final int LONGEST_TEXT = 10_000;
 
+  private static final int MOST_AXES = 64;
+
   private static final List<Channel> ALWAYS =
       List.of(
           Channel.PATH_OFFSET,
@@ -50,6 +52,10 @@ final class LetteringCodec {
   }
 
   private static void axes(Fields f, Map<Channel, Movable> values) {
+    if (f.names().size() > MOST_AXES) {
+      f.problem(null, "has " + f.names().size() + " axes", "at most " + MOST_AXES);
+      return;
+    }
     for (String tag : f.names()) {
       if (!isTag(tag)) {
         f.problem(tag, "is not the tag of an axis", "four characters, such as wght");

@@ -47,7 +47,13 @@ final class TypesettingCodec {
   private static LetterRule rule(Fields f) {
     Map<String, Double> axes = new TreeMap<>();
     Fields a = f.object("axes");
-    a.names().forEach(tag -> axes.put(tag, a.number(tag, -32768, 32767, 0)));
+    for (String tag : a.names()) {
+      if (LetteringCodec.isTag(tag)) {
+        axes.put(tag, a.number(tag, -32768, 32767, 0));
+      } else {
+        a.problem(tag, "is not the tag of an axis", "four characters, such as wght");
+      }
+    }
     return new LetterRule(
         f.choice("by", LetterRule.By.values(), LetterRule.By.WORD),
         f.text("match", 200, ""),

@@ -7,9 +7,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Contour;
+import rovingglyph.motion.Timeline;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Extras;
+import rovingglyph.scene.Follow;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
@@ -93,6 +95,27 @@ final class Letterings {
           case END -> from + room;
         };
     return scene.withItem(l.with(s.pinned(s.side() == Seat.Side.RIGHT ? c.length() - rest : rest)));
+  }
+
+  /** Takes a lettering or picture away; values that followed it stay where they begin. */
+  static Scene deleteItem(Scene scene, JsonObject edit) {
+    String gone = edit.getString("item", "");
+    if (scene.item(gone) == null) {
+      throw new IllegalArgumentException("There is no such item any more");
+    }
+    Scene out = scene.without(gone);
+    for (Lettering l : out.letterings()) {
+      Lettering free = l;
+      for (Map.Entry<Channel, Movable> e : l.values().entrySet()) {
+        Follow f = e.getValue().follow();
+        if (f != null && f.lettering().equals(gone)) {
+          double value = e.getKey().clamp(Timeline.value(e.getValue(), 0));
+          free = free.with(e.getKey(), e.getValue().with((Follow) null).with(value));
+        }
+      }
+      out = out.withItem(free);
+    }
+    return out;
   }
 
   /**

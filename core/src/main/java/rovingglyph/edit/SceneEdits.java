@@ -41,6 +41,7 @@ public final class SceneEdits {
     }
     return switch (op) {
       case "recipe" -> Recipes.apply(scene, edit);
+      case "deleteItem" -> Letterings.deleteItem(scene, edit);
       case "addLettering" -> Letterings.add(scene, edit);
       case "sit" -> Letterings.sit(scene, edit);
       case "pin" -> Letterings.pin(scene, edit);

@@ -16,6 +16,9 @@ import rovingglyph.setting.SetText;
 
 /** The tracks of a lettering's rows, made once on a still path, else anew for every time. */
 public final class Seats {
+  /** Rows with more letters than this together are left out. */
+  private static final int MOST_LETTERS = 100_000;
+
   private final PreparedPath path;
   private final SetText text;
   private final Lettering lettering;
@@ -36,7 +39,9 @@ public final class Seats {
     if (tracks == null || (path.moves() && seconds != time)) {
       tracks = new ArrayList<>();
       Contour guide = path.at(seconds);
-      for (int i = 0; i < lettering.setting().rows().count(); i++) {
+      int rows = lettering.setting().rows().count();
+      int most = Math.max(1, MOST_LETTERS / Math.max(1, text.letters()));
+      for (int i = 0; i < Math.min(rows, most); i++) {
         Contour row = row(guide, i);
         if (row != null) {
           tracks.add(new Track(row, path.centre(seconds).plus(moved(i)), lettering.seat()));

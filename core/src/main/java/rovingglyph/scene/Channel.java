@@ -1,14 +1,13 @@
 package rovingglyph.scene;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
 /**
- * A value that can move, with its name in the document, its unit and its allowed range. One
- * instance per name: channels are compared by identity. Beside the named ones there is one per axis
- * of a variable font, see {@link #axis}.
+ * A value that can move, with its name in the document, its unit and its allowed range. Channels of
+ * one name are equal. Beside the named ones, of which there is one instance each, there is one per
+ * axis of a variable font, see {@link #axis}.
  */
 public final class Channel {
   /** What the numbers of a channel mean. */
@@ -114,9 +113,8 @@ public final class Channel {
   }
 
   /** The channel of a variable font's axis, by its OpenType tag of four characters. */
-  public static synchronized Channel axis(String tag) {
-    Channel known = ALL.get(AXIS + tag);
-    return known != null ? known : add(AXIS + tag, tag, "", -32768, 32767, Kind.AXIS);
+  public static Channel axis(String tag) {
+    return new Channel(AXIS + tag, tag, "", -32768, 32767, Kind.AXIS);
   }
 
   /** The tag of an axis channel. */
@@ -154,19 +152,23 @@ public final class Channel {
 
   /** All that are known by name; without the axes of fonts. */
   public static List<Channel> named() {
-    List<Channel> out = new ArrayList<>();
-    for (Channel c : ALL.values()) {
-      if (c.kind != Kind.AXIS) {
-        out.add(c);
-      }
-    }
-    return out;
+    return List.copyOf(ALL.values());
   }
 
   /** The channel with this field name; null if there is none. */
   public static Channel of(String field) {
     boolean axis = field.length() == AXIS.length() + 4 && field.startsWith(AXIS);
     return axis ? axis(field.substring(AXIS.length())) : ALL.get(field);
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return other == this || (other instanceof Channel c && c.field.equals(field));
+  }
+
+  @Override
+  public int hashCode() {
+    return field.hashCode();
   }
 
   @Override

@@ -103,6 +103,16 @@ public record Scene(
     return cues.stream().filter(c -> c.id().equals(id)).findFirst().orElse(null);
   }
 
+  /** Without the lettering or picture with this id. */
+  public Scene without(String id) {
+    return with(
+        paths,
+        letterings.stream().filter(l -> !l.id().equals(id)).toList(),
+        pictures.stream().filter(p -> !p.id().equals(id)).toList(),
+        cues,
+        stack.stream().filter(s -> !s.equals(id)).toList());
+  }
+
   /** With an item put on top of the stack. */
   public Scene stacked(String id) {
     List<String> order = new ArrayList<>(stack);

@@ -10,6 +10,9 @@ import rovingglyph.type.ShapedRun;
 
 /** The letters of all phrases of a lettering, once through. */
 public final class SetText {
+  /** More letters than this are not set in a row, however often they are to be repeated. */
+  private static final int MOST_LETTERS = 20_000;
+
   private final List<List<Letter>> phrases;
   private final List<Letter> separator;
   private final ShapedRun first;
@@ -54,9 +57,15 @@ public final class SetText {
     return rows.computeIfAbsent(key, k -> make(from, times, closing));
   }
 
-  private Row make(int from, int times, boolean closing) {
+  /** How many letters all phrases have once through. */
+  public int letters() {
+    return phrases.stream().mapToInt(List::size).sum() + phrases.size() * separator.size();
+  }
+
+  private Row make(int from, int asked, boolean closing) {
     List<Letter> out = new ArrayList<>();
     int n = phrases.size();
+    int times = Math.max(1, Math.min(asked, MOST_LETTERS / Math.max(1, letters())));
     for (int i = 0; i < n * times; i++) {
       out.addAll(phrases.get(Math.floorMod(from + i, n)));
       if (closing || i < n * times - 1) {

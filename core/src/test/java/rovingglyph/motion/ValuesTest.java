@@ -18,6 +18,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.document.DocumentException;
 import rovingglyph.document.EasingCodec;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.scene.Channel;
@@ -126,6 +127,19 @@ class ValuesTest {
     PreparedScene s = prepare(two(go, follow));
     assertThat(offset(s, "m", 1.5)).isCloseTo(-50 + 7, within(1e-9));
     assertThat(offset(s, "m", 0)).isCloseTo(7, within(1e-9));
+  }
+
+  @Test
+  void whatFollowedADeletedLetteringStaysWhereItBegins() {
+    String go =
+        "\"pathOffset\":{\"keyframes\":[{\"time\":0,\"value\":30},{\"time\":2,\"value\":100}]}";
+    String follow = "\"pathOffset\":{\"follow\":{\"lettering\":\"l\",\"factor\":2}}";
+    Scene prepared = prepare(two(go, follow)).scene();
+    Scene left = SceneEdits.apply(prepared, "{\"op\":\"deleteItem\",\"item\":\"l\"}");
+    assertThat(left.stack()).containsExactly("m");
+    assertThat(left.item("m").movable(Channel.PATH_OFFSET).moves()).isFalse();
+    assertThat(left.item("m").movable(Channel.PATH_OFFSET).still()).isEqualTo(60);
+    assertThat(SceneCodec.read(SceneCodec.write(left))).isEqualTo(left);
   }
 
   @Test

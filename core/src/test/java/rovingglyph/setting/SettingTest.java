@@ -146,6 +146,16 @@ class SettingTest {
     assertThat(s.advance(9999)).isCloseTo(0.8, within(1e-12));
   }
 
+  @Test
+  void noDocumentMakesMoreLettersThanCanBeBorne() {
+    String more =
+        "\"phrases\":{\"separator\":\"\",\"space\":0,\"times\":1000},\"rows\":{\"count\":100,\"step\":10}";
+    PreparedLettering l = lettering("abcdefghij".repeat(900), more);
+    var rows = l.rows(l.values(0));
+    assertThat(rows.get(0).letters()).hasSize(18_000);
+    assertThat(rows).hasSize(11);
+  }
+
   private static rovingglyph.type.Cluster cluster(double advance) {
     return new rovingglyph.type.Cluster("a", 0, advance, List.of(), "", false);
   }

@@ -4,36 +4,40 @@ import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Segment;
-import rovingglyph.scene.Channel;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.Seating;
 import rovingglyph.seat.Track;
 
-/**
- * Curves a letter with its track. Points are in em, with the middle of the letter's advance on the
- * baseline as origin.
- */
+/** Curves a letter with its track. Points are those of an outline, in em. */
 final class Bend {
   private static final double TOLERANCE = 0.1;
 
-  private final Seating row;
+  private final Seating.Under under;
   private final Placement place;
+  private final Point origin;
   private final Affine turn;
   private final Affine added;
   private final double shift;
 
-  Bend(Seating row, Placement place, Affine turn) {
-    this.row = row;
+  /**
+   * @param origin of the outline, in em from the middle of the letter's advance on the baseline
+   * @param turn of the lettering about its centre
+   */
+  Bend(Seating row, Placement place, Point origin, Affine turn) {
+    this.under = row.under(place.letter());
     this.place = place;
+    this.origin = origin;
     this.turn = turn;
-    double own = Math.toRadians(row.values().get(Channel.LETTER_TURN));
+    double own = Math.toRadians(row.addedTurn(place.letter()));
     this.added = own == 0 ? Affine.IDENTITY : Affine.rotate(own);
     this.shift = row.shift(place.letter());
   }
 
   Point apply(Point em) {
-    Point p = added.apply(new Point(em.x() * place.width(), em.y() * place.height()));
-    Track.Spot spot = row.bent(place.letter(), p.x());
+    Point px =
+        new Point((em.x() + origin.x()) * place.width(), (em.y() + origin.y()) * place.height());
+    Point p = added == Affine.IDENTITY ? px : added.apply(px);
+    Track.Spot spot = under.at(p.x());
     double up = shift - p.y();
     Point t = spot.tangent();
     Point at = new Point(spot.point().x() + t.y() * up, spot.point().y() - t.x() * up);

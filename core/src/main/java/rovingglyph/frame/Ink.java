@@ -100,16 +100,13 @@ final class Ink {
       // The first axis gives the shape; a further one adds what it changes.
       shape = a == letter.axes().get(0) ? moved : AxisMix.plus(shape, moved, outline(g));
     }
-    Affine local = Affine.translate(place.back() + dx, dy);
+    Point origin = new Point(place.back() + dx, dy);
     if (!bent) {
-      Affine map = Letters.map(place).times(local);
+      Affine map = Letters.map(place).times(Affine.translate(origin.x(), origin.y()));
       return shape.stream().map(p -> mapped(p, map)).toList();
     }
-    List<SubPath> out = new ArrayList<>();
-    for (SubPath p : shape) {
-      out.add(bent(mapped(p, local)));
-    }
-    return out;
+    Bend bend = new Bend(row, place, origin, turn);
+    return shape.stream().map(p -> bent(p, bend)).toList();
   }
 
   private List<SubPath> outline(int g) {
@@ -121,8 +118,7 @@ final class Ink {
   }
 
   /** Points (x, y) go to the track at x, and y along its normal, in steps that keep to 0.1 px. */
-  private SubPath bent(SubPath p) {
-    Bend bend = new Bend(row, place, turn);
+  private static SubPath bent(SubPath p, Bend bend) {
     List<Segment> out = new ArrayList<>();
     for (Segment s : p.segments()) {
       int parts = bend.parts(s);

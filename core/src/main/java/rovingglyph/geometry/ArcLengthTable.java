@@ -18,6 +18,8 @@ final class ArcLengthTable {
   private final int[] segment;
   private final double[] u0;
   private final double[] u1;
+  private final double[] speed0;
+  private final double[] speed1;
   private final double[] from;
   private final double[] segmentFrom;
   private final double total;
@@ -35,6 +37,8 @@ final class ArcLengthTable {
     segment = new int[n];
     u0 = new double[n];
     u1 = new double[n];
+    speed0 = new double[n];
+    speed1 = new double[n];
     from = new double[n + 1];
     segmentFrom = new double[segments.size() + 1];
     for (int i = 0; i < n; i++) {
@@ -42,6 +46,8 @@ final class ArcLengthTable {
       segment[i] = leaf.segment;
       u0[i] = leaf.u0;
       u1[i] = leaf.u1;
+      speed0[i] = segments.get(leaf.segment).speed(leaf.u0);
+      speed1[i] = segments.get(leaf.segment).speed(leaf.u1);
       from[i + 1] = from[i] + leaf.length;
       segmentFrom[leaf.segment + 1] = from[i + 1];
     }
@@ -115,10 +121,12 @@ final class ArcLengthTable {
     if (length <= 0) {
       return low;
     }
-    double u = low + (high - low) * (target / length);
+    double even = low + (high - low) * (target / length);
     if (s instanceof Line || (s instanceof Arc arc && arc.rx() == arc.ry())) {
-      return u;
+      return even;
     }
+    double guess = hermite(leaf, target / length, length);
+    double u = guess > low && guess < high ? guess : even;
     double start = low;
     for (int step = 0; step < 20; step++) {
       double error = GaussLegendre.length(s, start, u) - target;
@@ -135,5 +143,13 @@ final class ArcLengthTable {
       u = next > low && next < high ? next : (low + high) / 2;
     }
     return u;
+  }
+
+  /** The parameter by the speeds at the leaf's ends; NaN or anything at cusps. */
+  private double hermite(int leaf, double t, double length) {
+    double v = 1 - t;
+    return u0[leaf] * v * v * (1 + 2 * t)
+        + u1[leaf] * t * t * (3 - 2 * t)
+        + length * t * v * (v / speed0[leaf] - t / speed1[leaf]);
   }
 }

@@ -77,9 +77,11 @@ public final class Channel {
   private final double least;
   private final double greatest;
   private final Kind kind;
+  private final int index;
 
   private Channel(
       String field, String label, String unit, double least, double greatest, Kind kind) {
+    this.index = kind == Kind.AXIS ? -1 : ALL.size();
     this.field = field;
     this.label = label;
     this.unit = unit;
@@ -148,6 +150,16 @@ public final class Channel {
 
   public double clamp(double value) {
     return Math.min(Math.max(value, least), greatest);
+  }
+
+  /** Its place among the named ones, for tables of values; -1 for an axis. */
+  public int index() {
+    return index;
+  }
+
+  /** How many are known by name. */
+  public static int count() {
+    return ALL.size();
   }
 
   /** All that are known by name; without the axes of fonts. */

@@ -1,12 +1,15 @@
 package rovingglyph.seat;
 
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ClockSweep;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Profile;
 import rovingglyph.scene.Reveal;
+import rovingglyph.scene.Stagger;
 import rovingglyph.setting.AxisSamples;
 import rovingglyph.setting.Letter;
 import rovingglyph.setting.SetText;
@@ -18,6 +21,7 @@ final class LetterLooks {
   private final List<Letter> letters;
   private final SeatValues v;
   private final List<Profile> profiles;
+  private final Set<Channel> lagging;
   private final boolean alike;
   private double[] runShares;
   private double[] pathShares;
@@ -28,9 +32,18 @@ final class LetterLooks {
     this.letters = row.letters();
     this.v = v;
     this.profiles = lettering.setting().profiles();
+    this.lagging = new HashSet<>();
+    lettering
+        .values()
+        .forEach(
+            (c, m) -> {
+              if (m.stagger() != null && m.moves()) {
+                lagging.add(c);
+              }
+            });
     this.alike =
-        lettering.movable(Channel.TRACKING).stagger() == null
-            && lettering.movable(Channel.WORD_SPACING).stagger() == null
+        !lagging.contains(Channel.TRACKING)
+            && !lagging.contains(Channel.WORD_SPACING)
             && profiles.stream()
                 .allMatch(p -> p.of() == Profile.Of.TURN || p.of() == Profile.Of.SHIFT)
             && row.alike();
@@ -50,10 +63,11 @@ final class LetterLooks {
 
   /** The value of a channel for a letter, which may lag behind. */
   double of(Channel c, int i) {
-    Movable m = lettering.movable(c);
-    return m.stagger() == null || !m.moves()
-        ? v.get(c)
-        : SeatValues.value(lettering, c, v.time() - row.lags(m.stagger())[i]);
+    if (lagging.isEmpty() || !lagging.contains(c)) {
+      return v.get(c);
+    }
+    Stagger stagger = lettering.movable(c).stagger();
+    return SeatValues.value(lettering, c, v.time() - row.lags(stagger)[i]);
   }
 
   boolean alongPath() {
@@ -167,11 +181,8 @@ final class LetterLooks {
   }
 
   /** How far a letter whose offset or margins lag stands from where the others' values put it. */
-  double slip(int i, Room room) {
-    Movable offset = lettering.movable(Channel.PATH_OFFSET);
-    Movable start = lettering.movable(Channel.START_MARGIN);
-    Movable end = lettering.movable(Channel.END_MARGIN);
-    if (offset.stagger() == null && start.stagger() == null && end.stagger() == null) {
+  double slip(int i) {
+    if (lagging.isEmpty()) {
       return 0;
     }
     double share =

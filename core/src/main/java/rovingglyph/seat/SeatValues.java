@@ -9,17 +9,26 @@ import rovingglyph.scene.Lettering;
 /** The moving values of a lettering at one time, in the units of their channels. */
 public final class SeatValues {
   private final double time;
-  private final Map<Channel, Double> values;
+  private final double[] named;
+  private final Map<Channel, Double> axes;
 
-  private SeatValues(double time, Map<Channel, Double> values) {
+  private SeatValues(double time, double[] named, Map<Channel, Double> axes) {
     this.time = time;
-    this.values = values;
+    this.named = named;
+    this.axes = axes;
   }
 
   public static SeatValues at(Lettering l, double time) {
-    Map<Channel, Double> values = new HashMap<>();
-    l.values().keySet().forEach(c -> values.put(c, value(l, c, time)));
-    return new SeatValues(time, values);
+    double[] named = new double[Channel.count()];
+    Map<Channel, Double> axes = new HashMap<>();
+    for (Channel c : l.values().keySet()) {
+      if (c.index() >= 0) {
+        named[c.index()] = value(l, c, time);
+      } else {
+        axes.put(c, value(l, c, time));
+      }
+    }
+    return new SeatValues(time, named, axes);
   }
 
   /** Values that an easing carries beyond a channel's range are brought back to its ends. */
@@ -29,14 +38,15 @@ public final class SeatValues {
         : c.clamp(Timeline.value(l.movable(c), time));
   }
 
+  /** With another value of a channel that is no axis. */
   public SeatValues with(Channel c, double value) {
-    Map<Channel, Double> changed = new HashMap<>(values);
-    changed.put(c, value);
-    return new SeatValues(time, changed);
+    double[] changed = named.clone();
+    changed[c.index()] = value;
+    return new SeatValues(time, changed, axes);
   }
 
   public double get(Channel c) {
-    return values.get(c);
+    return c.index() >= 0 ? named[c.index()] : axes.get(c);
   }
 
   /** In seconds. */

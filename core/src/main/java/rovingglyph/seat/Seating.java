@@ -174,7 +174,7 @@ public final class Seating {
           case UPRIGHT -> 0;
           case FIXED -> Math.toRadians(looks.of(Channel.FIXED_ANGLE, i));
         };
-    double added = looks.of(Channel.LETTER_TURN, i) + looks.profile(Profile.Of.TURN, i, 0);
+    double added = addedTurn(i);
     double scale = 1;
     double alpha = looks.of(Channel.OPACITY, i) / 100;
     if (reveal != null) {
@@ -231,19 +231,39 @@ public final class Seating {
     return looks.of(Channel.BASELINE_SHIFT, i) + looks.profile(Profile.Of.SHIFT, i, 0);
   }
 
+  /** How far a letter is turned beyond its orientation, degrees. */
+  public double addedTurn(int i) {
+    return looks.of(Channel.LETTER_TURN, i) + looks.profile(Profile.Of.TURN, i, 0);
+  }
+
   /** Distance of the middle of a letter's advance, not yet brought round. */
   public double distance(int i) {
     if (middles == null) {
       lay();
     }
     double d = room.ruler().distance(measuredTail() + shifted + middles[i]);
-    return d + looks.slip(i, room);
+    return d + looks.slip(i);
   }
 
-  /** Where a letter that is bent has the point x px along its baseline from its middle. */
-  public Track.Spot bent(int i, double x) {
-    double m = measuredTail() + shifted + middles[i] + x;
-    return track.quickly(room.ruler().distance(m) + looks.slip(i, room));
+  /** The places of a track under one letter that is bent. */
+  public final class Under {
+    private final double middle;
+    private final double slip;
+
+    private Under(int i) {
+      middle = measuredTail() + shifted + middles[i];
+      slip = looks.slip(i);
+    }
+
+    /** The place x px along the letter's baseline from its middle. */
+    public Track.Spot at(double x) {
+      return track.quickly(room.ruler().distance(middle + x) + slip);
+    }
+  }
+
+  /** What a letter that has been placed is bent along. */
+  public Under under(int i) {
+    return new Under(i);
   }
 
   /** Text that is cut to its room loses what goes beyond it. */

@@ -143,7 +143,9 @@ public final class Shaper implements TypeSource {
     }
   }
 
-  /** In the order of the document; ligatures and joined forms are off where tracking tears apart. */
+  /**
+   * In the order of the document; ligatures and joined forms are off where tracking tears apart.
+   */
   private static List<String> features(RunRequest request) {
     List<String> out = new ArrayList<>();
     request.features().forEach((tag, value) -> out.add(tag + "=" + value));

@@ -233,6 +233,7 @@ export const {
   onFrame,
   pathData,
   bounds,
+  thumb,
   marks,
   tenths,
   comb,

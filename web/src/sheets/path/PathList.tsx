@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Copy, Eye, EyeOff, Lock, LockOpen, Trash2, Type } from 'lucide-react';
 import * as core from '../../core/core';
 import type { GuidePath, Lettering } from '../../core/document';
@@ -60,7 +60,8 @@ interface RowProps {
 }
 
 function Row({ path, lettering, chosen }: RowProps) {
-  const picture = useEditor((s) => (s.opened > 0 ? core.pathPicture(path) : ''));
+  const summary = useEditor((s) => s.summary);
+  const picture = useMemo(() => (summary?.paths[path.id] ? core.thumb(path.id) : ''), [summary, path.id]);
   const here = lettering?.path === path.id;
   const active = path.id === chosen;
   return (

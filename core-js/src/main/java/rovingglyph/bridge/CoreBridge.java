@@ -29,6 +29,7 @@ import rovingglyph.journey.JourneyChart;
 import rovingglyph.journey.PathMarks;
 import rovingglyph.motion.Timeline;
 import rovingglyph.paths.KnotsOf;
+import rovingglyph.paths.PathPicture;
 import rovingglyph.paths.ShapeOverTime;
 import rovingglyph.proof.LoopCheck;
 import rovingglyph.scene.Channel;
@@ -296,6 +297,12 @@ public final class CoreBridge {
   public static double[] bounds(String path, double time) {
     Rect b = contour(path, time).bounds();
     return new double[] {b.left(), b.top(), b.right(), b.bottom()};
+  }
+
+  /** A small picture of a path of the scene. */
+  @JSExport
+  public static String thumb(String path) {
+    return PathPicture.of(contour(path, 0));
   }
 
   /** See {@link PathMarks#middles}. */

@@ -59,7 +59,7 @@ final class Fields {
       problem(name, "is not a number", range(least, greatest));
       return missing;
     }
-    double d = v.asDouble();
+    double d = Decimal.parse(v.toString());
     if (!(d >= least && d <= greatest)) {
       problem(name, "is " + shown(v) + ", out of range", range(least, greatest));
       return missing;
@@ -181,8 +181,9 @@ final class Fields {
     int before = problems.size();
     for (int i = 0; i < count; i++) {
       JsonValue entry = v.asArray().get(i);
-      boolean good = entry.isNumber() && entry.asDouble() >= least && entry.asDouble() <= greatest;
-      out[i] = good ? entry.asDouble() : number(entry, name + "[" + i + "]", least, greatest, 0);
+      double d = entry.isNumber() ? Decimal.parse(entry.toString()) : Double.NaN;
+      boolean good = d >= least && d <= greatest;
+      out[i] = good ? d : number(entry, name + "[" + i + "]", least, greatest, 0);
     }
     return problems.size() == before ? out : null;
   }

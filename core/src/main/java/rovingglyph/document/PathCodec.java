@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
@@ -171,7 +172,7 @@ public final class PathCodec {
     if (!pair.isArray() || pair.asArray().size() != 2 || !pair.asArray().get(index).isNumber()) {
       return Double.NaN;
     }
-    double d = pair.asArray().get(index).asDouble();
+    double d = Decimal.parse(pair.asArray().get(index).toString());
     return Math.abs(d) <= FARTHEST ? d : Double.NaN;
   }
 

@@ -200,7 +200,7 @@ public final class SvgPath {
         at = mantissa;
       }
     }
-    double value = Double.parseDouble(text.substring(from, at));
+    double value = Decimal.parse(text.substring(from, at));
     if (Double.isInfinite(value)) {
       at = from;
       throw new Syntax("a number is too large");

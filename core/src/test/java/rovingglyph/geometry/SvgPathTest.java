@@ -1,6 +1,7 @@
 package rovingglyph.geometry;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
@@ -79,5 +80,23 @@ class SvgPathTest {
     assertThat(Decimal.text(-0.25, 4)).isEqualTo("-0.25");
     assertThat(Decimal.text(1234567.891, 2)).isEqualTo("1234567.89");
     assertThat(Decimal.text(Double.NaN, 2)).isEqualTo("0");
+    assertThat(Decimal.text(-9007199254.740993, 0)).isEqualTo("-9007199255");
+    assertThat(Decimal.text(100, 3)).isEqualTo("100");
+    assertThat(Decimal.text(0.995, 9)).isEqualTo("0.995");
+  }
+
+  @Test
+  void decimalsAreReadToTheNearestDouble() {
+    Random random = new Random(5);
+    for (int i = 0; i < 20_000; i++) {
+      String text = Decimal.text((random.nextDouble() - 0.5) * Math.pow(10, i % 18), i % 10);
+      assertThat(Decimal.parse(text)).as(text).isEqualTo(Double.parseDouble(text));
+    }
+    for (String text : List.of("-0", ".5", "7.", "1e-5", "-1.5E3", "0.30000000000000004")) {
+      assertThat(Decimal.parse(text)).as(text).isEqualTo(Double.parseDouble(text));
+    }
+    for (String none : List.of("", "-", ".", "1.2.3", "+-1", "x")) {
+      assertThatThrownBy(() -> Decimal.parse(none)).isInstanceOf(NumberFormatException.class);
+    }
   }
 }

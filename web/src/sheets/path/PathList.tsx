@@ -61,7 +61,10 @@ interface RowProps {
 
 function Row({ path, lettering, chosen }: RowProps) {
   const summary = useEditor((s) => s.summary);
-  const picture = useMemo(() => (summary?.paths[path.id] ? core.thumb(path.id) : ''), [summary, path.id]);
+  const picture = useMemo(
+    () => (summary?.paths[path.id] ? core.thumb(path.id) : ''),
+    [summary, path.id],
+  );
   const here = lettering?.path === path.id;
   const active = path.id === chosen;
   return (

@@ -85,8 +85,8 @@ final class SampledLetters {
     }
     String now = p == null ? "visibility:hidden" : declaration(p, own);
     if (!now.equals(t.last)) {
-      // Rounded down, so that at its own time the frame is there.
-      double share = Math.floor(1e7 * f / scene.frameCount()) / 1e5;
+      // A hair early, so that at its own time the frame is there in spite of all rounding.
+      double share = Math.max(0, Math.ceil(1e7 * f / scene.frameCount()) - 1) / 1e5;
       t.rule.append(Decimal.text(share, 5)).append("%{").append(now).append('}');
       t.last = now;
     }

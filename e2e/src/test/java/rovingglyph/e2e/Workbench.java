@@ -64,7 +64,9 @@ final class Workbench {
   }
 
   Locator field(String label) {
-    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).first();
+    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))
+        .filter(new Locator.FilterOptions().setVisible(true))
+        .first();
   }
 
   void tab(int number) {

@@ -208,7 +208,7 @@ class WorkbenchTest {
     w.tab(1);
     w.type("Size", "60");
     w.tab(4);
-    page.getByLabel("Poses").getByRole(AriaRole.BUTTON).first().click();
+    page.getByLabel("Poses").getByText("First frame").click();
     for (int i = 0; i < 8; i++) {
       page.keyboard().press(".");
     }

@@ -208,7 +208,7 @@ class WorkbenchTest {
     w.tab(1);
     w.type("Size", "60");
     w.tab(4);
-    page.getByLabel("Poses").getByText("First frame").click();
+    page.getByLabel("Poses").locator("li button").first().click();
     for (int i = 0; i < 8; i++) {
       page.keyboard().press(".");
     }

@@ -1,7 +1,7 @@
 package rovingglyph.document;
 
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -15,26 +15,27 @@ final class FollowCheck {
   private FollowCheck() {}
 
   static void check(Scene scene, List<Problem> problems) {
+    Set<String> clear = new HashSet<>();
     for (int i = 0; i < scene.letterings().size(); i++) {
       Lettering l = scene.letterings().get(i);
       for (Map.Entry<Channel, Movable> e : l.values().entrySet()) {
         if (e.getValue().follow() == null) {
           continue;
         }
-        String where = Lettering.SEAT.contains(e.getKey()) ? ".seat." : ".";
-        String path = "$.letterings[" + i + "]" + where + e.getKey().field() + ".follow";
+        String path = "$.letterings[" + i + "]" + LetteringCodec.place(e.getKey()) + ".follow";
         String other = e.getValue().follow().lettering();
         if (!(scene.item(other) instanceof Lettering)) {
           problems.add(
               new Problem(path, "no lettering has the id \"" + other + "\"", "ids of letterings"));
           continue;
         }
-        List<String> round = round(scene, l.id(), new ArrayList<>(), new LinkedHashSet<>());
-        if (round != null) {
+        List<String> round = new ArrayList<>();
+        if (goesRound(scene, l.id(), round, clear)) {
+          List<String> names = round.stream().map(id -> name(scene, id)).toList();
           problems.add(
               new Problem(
                   path,
-                  "goes round in a circle: " + String.join(" follows ", round),
+                  "goes round in a circle: " + String.join(" follows ", names),
                   "letterings that do not follow this one"));
           return;
         }
@@ -42,22 +43,33 @@ final class FollowCheck {
     }
   }
 
-  /** The names on a way from a lettering back to itself; null if there is none. */
-  private static List<String> round(Scene scene, String id, List<String> way, Set<String> seen) {
-    Lettering l = (Lettering) scene.item(id);
-    way.add("\u201c" + l.text().strip() + "\u201d");
-    if (!seen.add(id)) {
-      return way;
+  private static String name(Scene scene, String id) {
+    return "\u201c" + ((Lettering) scene.item(id)).text().strip() + "\u201d";
+  }
+
+  /**
+   * Whether one comes back to where it has been by following.
+   *
+   * @param way the ids up to here; ends as the way round, if there is one
+   * @param clear ids from which no way goes round: each is looked at once
+   */
+  private static boolean goesRound(Scene scene, String id, List<String> way, Set<String> clear) {
+    if (clear.contains(id)) {
+      return false;
     }
-    for (Movable m : l.values().values()) {
-      if (m.follow() != null && scene.item(m.follow().lettering()) instanceof Lettering) {
-        List<String> found =
-            round(scene, m.follow().lettering(), new ArrayList<>(way), new LinkedHashSet<>(seen));
-        if (found != null) {
-          return found;
-        }
+    boolean again = way.contains(id);
+    way.add(id);
+    if (again) {
+      return true;
+    }
+    for (Movable m : ((Lettering) scene.item(id)).values().values()) {
+      boolean known = m.follow() != null && scene.item(m.follow().lettering()) instanceof Lettering;
+      if (known && goesRound(scene, m.follow().lettering(), way, clear)) {
+        return true;
       }
     }
-    return null;
+    way.remove(way.size() - 1);
+    clear.add(id);
+    return false;
   }
 }

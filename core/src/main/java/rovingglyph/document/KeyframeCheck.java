@@ -5,7 +5,6 @@ import java.util.Map;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Scene;
 
@@ -29,10 +28,9 @@ final class KeyframeCheck {
       for (int i = 1; i < keys.size(); i++) {
         long frame = scene.rate().frameAt(keys.get(i).time());
         if (scene.rate().frameAt(keys.get(i - 1).time()) == frame) {
-          String where = Lettering.SEAT.contains(c) ? ".seat." : ".";
           problems.add(
               new Problem(
-                  path + where + c.field() + ".keyframes[" + i + "].time",
+                  path + LetteringCodec.place(c) + ".keyframes[" + i + "].time",
                   "two keyframes stand on frame "
                       + frame
                       + " ("

@@ -66,6 +66,14 @@ final class LetteringCodec {
     }
   }
 
+  /** Where an item's document has a value, as the end of a JSON path. */
+  static String place(Channel c) {
+    if (c.kind() == Channel.Kind.AXIS) {
+      return ".axes." + c.tag();
+    }
+    return (Lettering.SEAT.contains(c) ? ".seat." : ".") + c.field();
+  }
+
   /** An OpenType tag: four printable ASCII characters. */
   static boolean isTag(String tag) {
     return tag.length() == 4 && tag.chars().allMatch(c -> c >= ' ' && c <= '~');

@@ -1,0 +1,188 @@
+package rovingglyph.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static rovingglyph.TestScenes.CIRCLE;
+import static rovingglyph.TestScenes.LINE;
+import static rovingglyph.TestScenes.document;
+import static rovingglyph.TestScenes.prepare;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.document.Spelling;
+import rovingglyph.frame.PreparedLettering;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.Recipe;
+import rovingglyph.scene.Reveal;
+import rovingglyph.scene.Scene;
+
+/** The numbers of the recipes, and what they leave alone. Scenes last 4 s at 25 fps. */
+class RecipesTest {
+  private static Scene with(Scene s, String kind, String more) {
+    String rest = more.isEmpty() ? "" : "," + more.replace('\'', '"');
+    return SceneEdits.apply(
+        s, "{\"op\":\"recipe\",\"item\":\"l\",\"kind\":\"" + kind + "\"" + rest + "}");
+  }
+
+  private static Scene on(String path, String kind, String more) {
+    return with(SceneCodec.read(document(path, "abcd", "", "")), kind, more);
+  }
+
+  private static Lettering lettering(Scene s) {
+    return (Lettering) s.item("l");
+  }
+
+  private static List<Double> times(Movable m) {
+    return m.keyframes().stream().map(Keyframe::time).toList();
+  }
+
+  private static PreparedLettering prepared(Scene s) {
+    return prepare(SceneCodec.write(s)).letterings().get("l");
+  }
+
+  @ParameterizedTest
+  @EnumSource(Recipe.Kind.class)
+  void everyRecipeMovesSomethingComesBackAsWrittenAndCanBeTakenAway(Recipe.Kind kind) {
+    Scene before = SceneCodec.read(document(CIRCLE, "abcd", "", ""));
+    Scene s = with(before, Spelling.of(kind), "");
+    assertThat(kind.writes()).anySatisfy(c -> assertThat(lettering(s).movable(c).moves()).isTrue());
+    assertThat(lettering(s).showing().recipes()).extracting(Recipe::kind).containsExactly(kind);
+    Scene again = SceneCodec.read(SceneCodec.write(s));
+    assertThat(lettering(again)).isEqualTo(lettering(s));
+    Scene gone =
+        SceneEdits.apply(
+            s, "{\"op\":\"recipe\",\"item\":\"l\",\"drop\":\"" + Spelling.of(kind) + "\"}");
+    assertThat(lettering(gone).showing().recipes()).isEmpty();
+    assertThat(lettering(gone).values().values()).noneMatch(Movable::moves);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "enter-hold-leave | 'enter':0 | at least one frame",
+        "enter-hold-leave | 'hold':-1 | 0 to 3000 s",
+        "enter-hold-leave | 'leave':4000 | 0 to 3000 s",
+        "endless-lap | 'laps':0 | whole laps",
+        "endless-lap | 'laps':0.5 | whole laps",
+        "steady-cruise | 'pace':'warp' | no pace",
+        "sway | 'period':0 | period",
+        "sway | 'shape':'square root' | shape",
+        "letter-reveal | 'enter':0 | at least one frame",
+        "magic | | no recipe",
+      })
+  void whatARecipeCannotBeIsSaid(String kind, String more, String said) {
+    assertThatThrownBy(() -> on(CIRCLE, kind, more == null ? "" : more))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining(said);
+  }
+
+  @Test
+  void aRecipeIsForALettering() {
+    Scene s = SceneCodec.read(document(LINE, "a", "", ""));
+    assertThatThrownBy(
+            () -> SceneEdits.apply(s, "{\"op\":\"recipe\",\"item\":\"p\",\"kind\":\"sway\"}"))
+        .hasMessageContaining("lettering");
+  }
+
+  @Test
+  void timesAreBroughtOntoFrames() {
+    Scene s = on(LINE, "enter-hold-leave", "'enter':0.51,'hold':0.99,'leave':0.5");
+    assertThat(times(lettering(s).movable(Channel.PATH_OFFSET)))
+        .containsExactly(0.0, 0.52, 1.52, 2.0);
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, -1, -3})
+  void lapsGoWholeTimesRoundEitherWay(int laps) {
+    PreparedLettering l = prepared(on(CIRCLE, "endless-lap", "'laps':" + laps));
+    double way = l.values(4).pathOffset() - l.values(0).pathOffset();
+    assertThat(way).isCloseTo(laps * 2 * Math.PI * 200, within(1e-6));
+    // Steady: half way at half time.
+    assertThat(l.values(2).pathOffset() - l.values(0).pathOffset())
+        .isCloseTo(way / 2, within(1e-6));
+  }
+
+  @Test
+  void anEasedLapLingersAtItsEnds() {
+    PreparedLettering l = prepared(on(CIRCLE, "endless-lap", "'laps':1,'eased':true"));
+    double lap = 2 * Math.PI * 200;
+    assertThat(l.values(0.4).pathOffset()).isLessThan(0.1 * lap / 2);
+    assertThat(l.values(2).pathOffset()).isCloseTo(lap / 2, within(1.0));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"per-second, 100, 100", "laps, 2, 628.3185", "letters, 2, 100"})
+  void aCruiseIsToldInThePaceThatSuits(String pace, double amount, double perSecond) {
+    // Letters of 50 px; two laps of 1256.6 px in 4 s.
+    PreparedLettering l =
+        prepared(on(CIRCLE, "steady-cruise", "'pace':'" + pace + "','amount':" + amount));
+    assertThat(l.values(3).pathOffset() - l.values(2).pathOffset())
+        .isCloseTo(perSecond, within(1e-3));
+  }
+
+  @Test
+  void aSwayKeepsToItsWidthAndPeriod() {
+    PreparedLettering l = prepared(on(LINE, "sway", "'amplitude':80,'period':2"));
+    double least = Double.POSITIVE_INFINITY;
+    double greatest = Double.NEGATIVE_INFINITY;
+    for (int i = 0; i < 200; i++) {
+      double v = l.values(i * 0.01).pathOffset();
+      least = Math.min(least, v);
+      greatest = Math.max(greatest, v);
+      assertThat(l.values(i * 0.01 + 2).pathOffset()).isCloseTo(v, within(1e-9));
+    }
+    assertThat(greatest).isCloseTo(80, within(0.1));
+    assertThat(least).isCloseTo(-80, within(0.1));
+  }
+
+  @Test
+  void aRevealThatLeavesGoesAwayFromTheFirstLetterOn() {
+    Scene s =
+        on(
+            LINE,
+            "letter-reveal",
+            "'by':'letters','enter':1,'hold':1,'leave':1,'soft':0,'fade':false");
+    PreparedLettering l = prepared(s);
+    assertThat(shown(l, 0)).isZero();
+    assertThat(shown(l, 1.5)).isEqualTo(4);
+    assertThat(shown(l, 3.2)).isZero();
+    boolean first = l.placements(l.values(2.5)).get(0).visible();
+    boolean last = l.placements(l.values(2.5)).get(3).visible();
+    assertThat(first).isFalse();
+    assertThat(last).isTrue();
+    assertThat(lettering(s).showing().reveal().by()).isEqualTo(Reveal.By.LETTERS);
+  }
+
+  private static long shown(PreparedLettering l, double time) {
+    return l.placements(l.values(time)).stream().filter(p -> p.visible()).count();
+  }
+
+  @Test
+  void oneThatTravelsAndOneThatShowsStandTogether() {
+    Scene s = with(on(CIRCLE, "endless-lap", ""), "letter-reveal", "");
+    assertThat(lettering(s).showing().recipes()).hasSize(2);
+    Scene swapped = with(s, "sway", "");
+    assertThat(lettering(swapped).showing().recipes())
+        .extracting(Recipe::kind)
+        .containsExactly(Recipe.Kind.LETTER_REVEAL, Recipe.Kind.SWAY);
+    assertThat(lettering(swapped).movable(Channel.PATH_OFFSET).keyframes()).isEmpty();
+    assertThat(lettering(swapped).movable(Channel.REVEAL_TO).keyed()).isTrue();
+  }
+
+  @Test
+  void whatWasMovedByHandElsewhereIsLeftAlone() {
+    String size = "\"size\":{\"keyframes\":[{\"time\":0,\"value\":50},{\"time\":1,\"value\":90}]}";
+    Scene s = with(SceneCodec.read(document(LINE, "abcd", "", size)), "sway", "");
+    assertThat(lettering(s).movable(Channel.SIZE).keyframes()).hasSize(2);
+  }
+}

@@ -178,7 +178,7 @@ export function outOfRange(channel: Channel, value: number): Problem[] {
 }
 
 export function labelOf(channel: Channel): string {
-  return CHANNELS[channel]?.label ?? channel;
+  return CHANNELS[channel]?.label ?? bridge.label(channel);
 }
 
 export function unitOf(channel: Channel): string {

@@ -352,6 +352,12 @@ public final class CoreBridge {
     return KnotsOf.cubics(cubics, contour(path, time).closed()).size();
   }
 
+  /** The label of a value by its field name, also of a font's axis. */
+  @JSExport
+  public static String label(String channel) {
+    return Channel.of(channel).label();
+  }
+
   /** Label, unit and range of every value that can move, by field name. */
   @JSExport
   public static String channels() {

@@ -22,6 +22,20 @@ public final class Channel {
   private static final Map<String, Channel> ALL = new LinkedHashMap<>();
   private static final String AXIS = "axis-";
 
+  /** The axes that OpenType registers. */
+  private static final Map<String, String> REGISTERED =
+      Map.of(
+          "wght",
+          "Weight",
+          "wdth",
+          "Width",
+          "opsz",
+          "Optical size",
+          "slnt",
+          "Slant",
+          "ital",
+          "Italic");
+
   public static final Channel PATH_OFFSET = px("pathOffset", "Path offset", -1e6, 1e6);
   public static final Channel START_MARGIN = px("startMargin", "Start margin", -1e6, 1e6);
   public static final Channel END_MARGIN = px("endMargin", "End margin", -1e6, 1e6);
@@ -116,7 +130,8 @@ public final class Channel {
 
   /** The channel of a variable font's axis, by its OpenType tag of four characters. */
   public static Channel axis(String tag) {
-    return new Channel(AXIS + tag, tag, "", -32768, 32767, Kind.AXIS);
+    String label = REGISTERED.getOrDefault(tag, tag);
+    return new Channel(AXIS + tag, label, "", -32768, 32767, Kind.AXIS);
   }
 
   /** The tag of an axis channel. */

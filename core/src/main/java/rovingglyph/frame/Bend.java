@@ -1,57 +1,68 @@
 package rovingglyph.frame;
 
+import java.util.ArrayList;
+import java.util.List;
 import rovingglyph.geometry.Affine;
-import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
-import rovingglyph.geometry.Segment;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.Seating;
-import rovingglyph.seat.Track;
+import rovingglyph.type.Outline;
 
-/** Curves a letter with its track. Points are those of an outline, in em. */
+/** Curves a letter with its track. */
 final class Bend {
-  private static final double TOLERANCE = 0.1;
-
   private final Seating.Under under;
   private final Placement place;
-  private final Point origin;
   private final Affine turn;
-  private final Affine added;
+  private final double cos;
+  private final double sin;
   private final double shift;
+  private final double[] spot = new double[4];
 
   /**
-   * @param origin of the outline, in em from the middle of the letter's advance on the baseline
    * @param turn of the lettering about its centre
    */
-  Bend(Seating row, Placement place, Point origin, Affine turn) {
+  Bend(Seating row, Placement place, Affine turn) {
     this.under = row.under(place.letter());
     this.place = place;
-    this.origin = origin;
     this.turn = turn;
     double own = Math.toRadians(row.addedTurn(place.letter()));
-    this.added = own == 0 ? Affine.IDENTITY : Affine.rotate(own);
+    this.cos = Math.cos(own);
+    this.sin = Math.sin(own);
     this.shift = row.shift(place.letter());
   }
 
-  Point apply(Point em) {
-    Point px =
-        new Point((em.x() + origin.x()) * place.width(), (em.y() + origin.y()) * place.height());
-    Point p = added == Affine.IDENTITY ? px : added.apply(px);
-    Track.Spot spot = under.at(p.x());
-    double up = shift - p.y();
-    Point t = spot.tangent();
-    Point at = new Point(spot.point().x() + t.y() * up, spot.point().y() - t.x() * up);
-    return turn == Affine.IDENTITY ? at : turn.apply(at);
+  /**
+   * The outline as closed polygons in scene px, x and y by turns: points (x, y) go to the track at
+   * x, and y along its normal.
+   *
+   * @param dx of the outline, in em from the middle of the letter's advance on the baseline
+   */
+  List<double[]> polygons(Outline outline, double dx, double dy) {
+    List<double[]> out = new ArrayList<>();
+    for (double[] polygon : outline.polygons(Math.max(place.width(), place.height()))) {
+      double[] bent = new double[polygon.length];
+      for (int i = 0; i < polygon.length; i += 2) {
+        write(polygon[i] + dx, polygon[i + 1] + dy, bent, i);
+      }
+      out.add(bent);
+    }
+    return out;
   }
 
-  /** Into how many straight parts a segment goes: a chord over du is off by |second| du^2 / 8. */
-  int parts(Segment s) {
-    double px = Math.max(place.width(), place.height());
-    double flat = s instanceof Line ? 0 : s.secondDerivative(0.5).length() * px;
-    // On a bend of radius r a level line of length l is off by l^2 / 8r; r is seldom below a size.
-    double along = Math.abs(s.end().x() - s.start().x()) * place.width();
-    double bend = along * along / Math.max(px * 0.7, 1);
-    int n = (int) Math.ceil(Math.sqrt((flat + bend) / 8 / (TOLERANCE / 2)));
-    return Math.min(Math.max(n, 1), 60);
+  private void write(double emX, double emY, double[] out, int at) {
+    double x = emX * place.width();
+    double y = emY * place.height();
+    under.at(x * cos - y * sin, spot);
+    double up = shift - (x * sin + y * cos);
+    double px = spot[0] + spot[3] * up;
+    double py = spot[1] - spot[2] * up;
+    if (turn == Affine.IDENTITY) {
+      out[at] = px;
+      out[at + 1] = py;
+    } else {
+      Point p = turn.apply(new Point(px, py));
+      out[at] = p.x();
+      out[at + 1] = p.y();
+    }
   }
 }

@@ -111,6 +111,17 @@ public final class Frame {
     }
   }
 
+  /** A closed polygon, x and y by turns, of at least one point. */
+  void polygon(double[] points) {
+    grow(points.length / 2 * 3 + 1);
+    for (int i = 0; i < points.length; i += 2) {
+      numbers[size++] = i == 0 ? MOVE : LINE;
+      numbers[size++] = points[i];
+      numbers[size++] = points[i + 1];
+    }
+    numbers[size++] = CLOSE;
+  }
+
   void endOwn() {
     numbers[own] = size - own - 1;
   }

@@ -51,11 +51,13 @@ final class Ink {
       if (o.subPaths().isEmpty()) {
         continue;
       }
-      if (own()) {
+      if (bent) {
         frame.beginOwn();
-        for (SubPath p : subPaths(g)) {
-          paint(frame, p);
-        }
+        bent(g).forEach(frame::polygon);
+        frame.endOwn();
+      } else if (own()) {
+        frame.beginOwn();
+        subPaths(g).forEach(p -> paint(frame, p));
         frame.endOwn();
       } else {
         Cluster.Glyph glyph = glyphs.get(g);
@@ -84,10 +86,28 @@ final class Ink {
 
   /** The outline of a glyph where it stands, in scene pixels. */
   private List<SubPath> subPaths(int g) {
+    if (bent) {
+      return bent(g).stream().map(Ink::lines).toList();
+    }
+    Shape s = shape(g);
+    Affine map = Letters.map(place).times(Affine.translate(s.dx, s.dy));
+    return s.outline.subPaths().stream().map(p -> mapped(p, map)).toList();
+  }
+
+  private List<double[]> bent(int g) {
+    Shape s = shape(g);
+    return new Bend(row, place, turn).polygons(s.outline, s.dx, s.dy);
+  }
+
+  /** The outline of a glyph in em, and where it begins from the middle of the letter's advance. */
+  private record Shape(Outline outline, double dx, double dy) {}
+
+  private Shape shape(int g) {
     Cluster.Glyph glyph = letter.cluster().glyphs().get(g);
-    List<SubPath> shape = letter.run().outlines().get(glyph.outline()).subPaths();
+    Outline still = letter.run().outlines().get(glyph.outline());
     double dx = glyph.dx();
     double dy = glyph.dy();
+    List<SubPath> shape = still.subPaths();
     for (AxisSamples a : letter.axes()) {
       AxisSamples.Place at = a.place(row.axis(a.tag(), place.letter()));
       Cluster.Glyph low = a.clusters().get(at.index()).glyphs().get(g);
@@ -98,38 +118,26 @@ final class Ink {
       dx += low.dx() + (high.dx() - low.dx()) * at.share() - glyph.dx();
       dy += low.dy() + (high.dy() - low.dy()) * at.share() - glyph.dy();
       // The first axis gives the shape; a further one adds what it changes.
-      shape = a == letter.axes().get(0) ? moved : AxisMix.plus(shape, moved, outline(g));
+      shape = a == letter.axes().get(0) ? moved : AxisMix.plus(shape, moved, still.subPaths());
     }
-    Point origin = new Point(place.back() + dx, dy);
-    if (!bent) {
-      Affine map = Letters.map(place).times(Affine.translate(origin.x(), origin.y()));
-      return shape.stream().map(p -> mapped(p, map)).toList();
-    }
-    Bend bend = new Bend(row, place, origin, turn);
-    return shape.stream().map(p -> bent(p, bend)).toList();
-  }
-
-  private List<SubPath> outline(int g) {
-    return letter.run().outlines().get(letter.cluster().glyphs().get(g).outline()).subPaths();
+    Outline outline = letter.axes().isEmpty() ? still : Outline.of(shape);
+    return new Shape(outline, place.back() + dx, dy);
   }
 
   private static SubPath mapped(SubPath p, Affine map) {
     return new SubPath(p.segments().stream().map(s -> s.mapped(map)).toList(), p.closed());
   }
 
-  /** Points (x, y) go to the track at x, and y along its normal, in steps that keep to 0.1 px. */
-  private static SubPath bent(SubPath p, Bend bend) {
+  /** A closed polygon as a subpath. */
+  private static SubPath lines(double[] polygon) {
     List<Segment> out = new ArrayList<>();
-    for (Segment s : p.segments()) {
-      int parts = bend.parts(s);
-      Point last = bend.apply(s.point(0));
-      for (int i = 1; i <= parts; i++) {
-        Point next = bend.apply(s.point((double) i / parts));
-        out.add(new Line(last, next));
-        last = next;
-      }
+    Point last = new Point(polygon[0], polygon[1]);
+    for (int i = 2; i < polygon.length; i += 2) {
+      Point next = new Point(polygon[i], polygon[i + 1]);
+      out.add(new Line(last, next));
+      last = next;
     }
-    return new SubPath(out, p.closed());
+    return new SubPath(out, true);
   }
 
   boolean touches(Rect area) {

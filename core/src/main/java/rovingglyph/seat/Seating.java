@@ -255,9 +255,12 @@ public final class Seating {
       slip = looks.slip(i);
     }
 
-    /** The place x px along the letter's baseline from its middle. */
-    public Track.Spot at(double x) {
-      return track.quickly(room.ruler().distance(middle + x) + slip);
+    /**
+     * The place x px along the letter's baseline from its middle: writes the point and the unit
+     * tangent, x, y, x, y.
+     */
+    public void at(double x, double[] out) {
+      track.quickly(room.ruler().distance(middle + x) + slip, out);
     }
   }
 

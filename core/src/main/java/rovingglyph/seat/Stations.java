@@ -1,7 +1,6 @@
 package rovingglyph.seat;
 
 import rovingglyph.geometry.Contour;
-import rovingglyph.geometry.Point;
 
 /**
  * Places of a contour at equal steps, with cubic Hermite curves between: for bent letters, which
@@ -46,14 +45,22 @@ final class Stations {
     }
   }
 
-  /**
-   * @param d within [0, length]
-   */
-  Track.Spot at(double d) {
+  /** Writes the point and the unit tangent: x, y, x, y. Past an end it goes straight on. */
+  void at(double d, double[] out) {
+    if (d < 0 || d > n * step) {
+      int end = d < 0 ? 0 : n;
+      double more = d < 0 ? d : d - n * step;
+      out[0] = x[end] + tx[end] * more;
+      out[1] = y[end] + ty[end] * more;
+      out[2] = tx[end];
+      out[3] = ty[end];
+      return;
+    }
     int i = (int) Math.min(n - 1, d / step);
     if (corner[i]) {
       Contour.Station s = contour.at(Math.min(d, Math.nextDown(contour.length())));
-      return new Track.Spot(s.point(), s.tangent(), true);
+      Track.write(s.point(), s.tangent(), out);
+      return;
     }
     double u = d / step - i;
     double v = 1 - u;
@@ -61,11 +68,12 @@ final class Stations {
     double b = u * u * (3 - 2 * u);
     double p = step * u * v * v;
     double q = -step * u * u * v;
-    double px = a * x[i] + b * x[i + 1] + p * tx[i] + q * tx[i + 1];
-    double py = a * y[i] + b * y[i + 1] + p * ty[i] + q * ty[i + 1];
+    out[0] = a * x[i] + b * x[i + 1] + p * tx[i] + q * tx[i + 1];
+    out[1] = a * y[i] + b * y[i + 1] + p * ty[i] + q * ty[i + 1];
     double dx = v * tx[i] + u * tx[i + 1];
     double dy = v * ty[i] + u * ty[i + 1];
     double length = Math.sqrt(dx * dx + dy * dy);
-    return new Track.Spot(new Point(px, py), new Point(dx / length, dy / length), true);
+    out[2] = dx / length;
+    out[3] = dy / length;
   }
 }

@@ -79,16 +79,27 @@ public final class Track {
     return new Spot(s.point().plus(s.tangent().times(more)), s.tangent(), false);
   }
 
-  /** Like {@link #at}, from a table: much quicker, and within 0.01 px on bends that hold type. */
-  public Spot quickly(double distance) {
-    double d = told(distance);
-    if (past(d) || length() <= 0) {
-      return at(distance);
+  /**
+   * Like {@link #at}, from a table: much quicker, and within 0.01 px on bends that hold type.
+   * Writes the point and the unit tangent: x, y, x, y.
+   */
+  public void quickly(double distance, double[] out) {
+    if (length() <= 0) {
+      Spot s = at(distance);
+      write(s.point(), s.tangent(), out);
+      return;
     }
     if (stations == null) {
       stations = new Stations(contour);
     }
-    return stations.at(d);
+    stations.at(told(distance), out);
+  }
+
+  static void write(Point point, Point tangent, double[] out) {
+    out[0] = point.x();
+    out[1] = point.y();
+    out[2] = tangent.x();
+    out[3] = tangent.y();
   }
 
   /**

@@ -1,7 +1,9 @@
 package rovingglyph.type;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
@@ -20,6 +22,8 @@ public final class Outline {
   private final Rect bounds;
   private List<List<Point>> polygons;
   private List<List<Point>> coarse;
+  // Replaced as a whole, so that several threads can read it.
+  private volatile Map<Integer, List<double[]>> bySize = Map.of();
 
   private Outline(String data, List<SubPath> subPaths) {
     this.data = data;
@@ -85,6 +89,49 @@ public final class Outline {
         flatten(s, polygon, tolerance * Math.max(1, Math.max(bounds.width(), bounds.height())));
       }
       all.add(polygon);
+    }
+    return all;
+  }
+
+  /**
+   * The outline as closed polygons of x and y by turns, to be bent at a size in px: at most 0.05 px
+   * from it, and with edges so short along the baseline that a track of radius 0.7 px or more bends
+   * them to within the same; at most 60 edges a segment. Kept for sizes half an octave apart, the
+   * upper one is given.
+   */
+  public List<double[]> polygons(double px) {
+    int half = (int) Math.ceil(2 * Math.log(Math.max(px, 1)) / Math.log(2));
+    List<double[]> made = bySize.get(half);
+    if (made == null) {
+      made = forBending(Math.pow(2, half / 2.0));
+      Map<Integer, List<double[]>> more = new HashMap<>(bySize);
+      more.put(half, made);
+      bySize = more;
+    }
+    return made;
+  }
+
+  private List<double[]> forBending(double px) {
+    List<double[]> all = new ArrayList<>();
+    for (SubPath p : subPaths) {
+      List<Point> points = new ArrayList<>();
+      points.add(p.segments().get(0).start());
+      for (Segment s : p.segments()) {
+        // A chord over du is off by |second| du^2 / 8, a level line of length l by l^2 / 8r.
+        double flat = s instanceof Line ? 0 : s.secondDerivative(0.5).length() * px;
+        double along = (s.end().x() - s.start().x()) * px;
+        double off = (flat + along * along / Math.max(px * 0.7, 1)) / 8;
+        int parts = Math.min(Math.max((int) Math.ceil(Math.sqrt(off / 0.05)), 1), 60);
+        for (int i = 1; i <= parts; i++) {
+          points.add(s.point((double) i / parts));
+        }
+      }
+      double[] flat = new double[2 * points.size()];
+      for (int i = 0; i < points.size(); i++) {
+        flat[2 * i] = points.get(i).x();
+        flat[2 * i + 1] = points.get(i).y();
+      }
+      all.add(flat);
     }
     return all;
   }

@@ -83,20 +83,28 @@ class TrackTest {
     assertThat(t.length()).isCloseTo(BEND.length(), within(1e-9));
   }
 
+  private static Track.Spot quick(Track t, double d) {
+    double[] s = new double[4];
+    t.quickly(d, s);
+    return new Track.Spot(new Point(s[0], s[1]), new Point(s[2], s[3]), true);
+  }
+
   @Test
   void quickPlacesAreThePlaces() {
     Track t = track(BEND, "");
     for (int i = 0; i <= 500; i++) {
       double d = t.length() * i / 500;
       Track.Spot exact = t.at(d);
-      Track.Spot quick = t.quickly(d);
+      Track.Spot quick = quick(t, d);
       assertThat(quick.point().distance(exact.point())).isLessThan(0.01);
       assertThat(quick.tangent().distance(exact.tangent())).isLessThan(0.002);
     }
-    assertThat(t.quickly(-40)).isEqualTo(t.at(-40));
+    for (double past : new double[] {-40, t.length() + 1e-9, t.length() + 250}) {
+      assertThat(quick(t, past).point().distance(t.at(past).point())).isLessThan(1e-6);
+    }
     Track corner = track(CORNER, "");
-    assertThat(corner.quickly(99.9).point().distance(new Point(99.9, 0))).isLessThan(1e-9);
-    assertThat(corner.quickly(100.1).point().distance(new Point(100, 0.1))).isLessThan(1e-9);
+    assertThat(quick(corner, 99.9).point().distance(new Point(99.9, 0))).isLessThan(1e-9);
+    assertThat(quick(corner, 100.1).point().distance(new Point(100, 0.1))).isLessThan(1e-9);
   }
 
   @Test

@@ -38,6 +38,23 @@ class TypeTest {
   }
 
   @Test
+  void polygonsToBeBentKeepToTheirSize() {
+    Outline circle = Outline.of("M1 0A1 1 0 0 1 -1 0A1 1 0 0 1 1 0Z");
+    for (double px : new double[] {0.1, 9, 16, 100}) {
+      double[] polygon = circle.polygons(px).get(0);
+      for (int i = 2; i < polygon.length; i += 2) {
+        double x = (polygon[i] + polygon[i - 2]) / 2;
+        double y = (polygon[i + 1] + polygon[i - 1]) / 2;
+        assertThat((1 - Math.hypot(x, y)) * px).isBetween(-1e-9, 0.05);
+      }
+    }
+    assertThat(circle.polygons(16)).isSameAs(circle.polygons(15));
+    // A level edge takes points, for what it is to lie on is bent.
+    assertThat(Outline.of("M0 0H1V1H0Z").polygons(40).get(0).length).isGreaterThan(16);
+    assertThat(circle.polygons(100).get(0).length).isGreaterThan(circle.polygons(9).get(0).length);
+  }
+
+  @Test
   void anOutlineWithAnErrorKeepsThePartBefore() {
     assertThat(Outline.of("M0 0H1V1Znonsense").subPaths()).hasSize(1);
     assertThat(Outline.of("").bounds().isEmpty()).isTrue();

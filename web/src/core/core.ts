@@ -147,6 +147,50 @@ export function edit(document: SceneDoc, change: Edit): SceneDoc | { error: stri
   return JSON.parse(text) as SceneDoc | { error: string };
 }
 
+/** Shows the opened scene with an edit under way; what is wrong with it, or nothing. */
+export function preview(change: Edit): string {
+  return bridge.preview(JSON.stringify(change));
+}
+
+const hundredth = (v: number) => Math.round(v * 100) / 100;
+
+/** A piece of path data from pairs of numbers. */
+function step(letter: string, n: Float64Array, from: number, to: number): string {
+  let d = letter;
+  for (let i = from; i < to; i++) d += (i > from ? ' ' : '') + hundredth(n[i]!);
+  return d;
+}
+
+/** Lines that the core gives as numbers, as path data to a hundredth of a pixel. */
+function linesData(n: Float64Array): string {
+  let d = '';
+  for (let i = 0; i < n.length;) {
+    const end = i + 3 + 6 * n[i]!;
+    d += step('M', n, i + 1, i + 3);
+    for (i += 3; i < end; i += 6) d += step('C', n, i, i + 6);
+  }
+  return d;
+}
+
+let lastLine: Float64Array = new Float64Array();
+let lastSteps: string[] = [];
+
+/** A path at a time as path data; what is as it was the last time is not written again. */
+export function lineData(path: string, time: number): string {
+  const n = bridge.line(path, time);
+  const steps = [step('M', n, 1, 3)];
+  for (let i = 3; i < n.length; i += 6) {
+    let same = i + 6 <= lastLine.length;
+    for (let k = i; same && k < i + 6; k++) same = n[k] === lastLine[k];
+    steps.push(same ? lastSteps[steps.length]! : step('C', n, i, i + 6));
+  }
+  [lastLine, lastSteps] = [n, steps];
+  return steps.join('');
+}
+
+export const room = (lettering: string, time: number) => linesData(bridge.room(lettering, time));
+export const tight = (lettering: string, time: number) => linesData(bridge.tight(lettering, time));
+
 export interface PuckValues {
   pathOffset: number;
   baselineShift: number;
@@ -223,6 +267,8 @@ export const {
   blurSamples,
   outline,
   outlineCount,
+  outlinesVersion,
+  points,
   value,
   journey,
   charted,
@@ -237,8 +283,6 @@ export const {
   marks,
   tenths,
   comb,
-  room,
-  tight,
   simplified,
   pathsSvg,
   handles,

@@ -6,6 +6,10 @@ declare module '*/generated/core.js' {
   export function forget(face: string): void;
   export function profileLine(points: Float64Array, count: number): Float64Array;
   export function frame(time: number): Float64Array;
+  export function preview(edit: string): string;
+  export function outlinesVersion(): number;
+  export function line(path: string, time: number): Float64Array;
+  export function points(path: string, time: number): Float64Array;
   export function outlineCount(): number;
   export function outline(index: number): string;
   export function value(item: string, channel: string, time: number): number;
@@ -29,8 +33,8 @@ declare module '*/generated/core.js' {
   export function marks(path: string, count: number, time: number): Float64Array;
   export function tenths(path: string, time: number): Float64Array;
   export function comb(path: string, count: number, height: number, time: number): Float64Array;
-  export function room(lettering: string, time: number): string;
-  export function tight(lettering: string, time: number): string;
+  export function room(lettering: string, time: number): Float64Array;
+  export function tight(lettering: string, time: number): Float64Array;
   export function knots(path: string, time: number): string;
   export function simplified(path: string, tolerance: number, time: number): number;
   export function shapeKinds(): string;

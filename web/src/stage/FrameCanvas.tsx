@@ -5,8 +5,8 @@ import { paintBlurred, paintFrame } from './painter';
 
 interface Props {
   time: number;
-  /** Painted again whenever this changes. */
-  opened: number;
+  /** Painted again whenever this changes; nothing is to be seen before 1. */
+  shown: number;
   /** Width and height on screen, CSS pixels. */
   width: number;
   height: number;
@@ -16,7 +16,7 @@ interface Props {
 }
 
 /** The picture of one time. */
-export function FrameCanvas({ time, opened, width, height, label, blur }: Props) {
+export function FrameCanvas({ time, shown, width, height, label, blur }: Props) {
   const ref = useRef<HTMLCanvasElement>(null);
   const background = useEditor((s) => s.doc?.background ?? null);
   const sceneWidth = useEditor((s) => s.doc?.width ?? 1);
@@ -24,14 +24,12 @@ export function FrameCanvas({ time, opened, width, height, label, blur }: Props)
   const playing = useEditor((s) => blur === true && s.playing);
   const ratio = window.devicePixelRatio || 1;
   useEffect(() => {
-    // The outlines are those of the scene that the core holds now.
-    const now = useEditor.getState().opened;
-    if (!ref.current || opened < 1) return;
+    if (!ref.current || shown < 1) return;
     const { playing, doc } = useEditor.getState();
     const spare = playing ? 700 / framesPerSecond(doc?.rate ?? '25') : Infinity;
-    if (blur) paintBlurred(ref.current, now, time, sceneWidth, background, spare);
-    else paintFrame(ref.current, now, time, sceneWidth, background);
-  }, [opened, time, sceneWidth, background, width, height, ratio, blur, playing]);
+    if (blur) paintBlurred(ref.current, time, sceneWidth, background, spare);
+    else paintFrame(ref.current, time, sceneWidth, background);
+  }, [shown, time, sceneWidth, background, width, height, ratio, blur, playing]);
   return (
     <canvas
       ref={ref}

@@ -33,7 +33,10 @@ function LoopDialog({ onClose }: { onClose: () => void }) {
   const doc = useEditor((s) => s.doc);
   const opened = useEditor((s) => s.opened);
   const frames = useEditor((s) => s.summary?.frames ?? 1);
-  const found = useMemo(() => (doc ? compare(doc, opened, frames) : null), [doc, opened, frames]);
+  const found = useMemo(
+    () => (doc && opened > 0 ? compare(doc, frames) : null),
+    [doc, opened, frames],
+  );
   if (!found) return null;
   const { url, worst, share } = found;
   const differences = core.loopCheck();
@@ -72,13 +75,13 @@ function LoopDialog({ onClose }: { onClose: () => void }) {
   );
 }
 
-function compare(doc: SceneDoc, opened: number, frames: number): Compared {
+function compare(doc: SceneDoc, frames: number): Compared {
   const width = Math.min(doc.width, 960);
   const height = Math.max(1, Math.round((width * doc.height) / doc.width));
   const data = [0, frames / framesPerSecond(doc.rate)].map((t) => {
     const canvas = document.createElement('canvas');
     Object.assign(canvas, { width, height });
-    paintFrame(canvas, opened, t, doc.width, doc.background);
+    paintFrame(canvas, t, doc.width, doc.background);
     return canvas.getContext('2d')!.getImageData(0, 0, width, height);
   });
   const [a, b] = data as [ImageData, ImageData];

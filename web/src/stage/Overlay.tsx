@@ -1,4 +1,4 @@
-import { useMemo, useRef } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import * as core from '../core/core';
 import { isShape } from '../core/document';
 import { letteringOf, pathOf, select, useEditor } from '../state/editor';
@@ -15,6 +15,7 @@ import { TemplateLayer } from './TemplateLayer';
 /** Everything that lies over the picture and is never in the output. {@code unit}: a screen pixel. */
 export function Overlay({ unit }: { unit: number }) {
   const svg = useRef<SVGSVGElement>(null);
+  const [points, setPoints] = useState<SVGSVGElement | null>(null);
   const toScene = useMemo(() => sceneCoordinates(svg), []);
   const doc = useEditor((s) => s.doc);
   const summary = useEditor((s) => s.summary);
@@ -56,54 +57,68 @@ export function Overlay({ unit }: { unit: number }) {
   const known = path && summary.paths[path.id];
   const free = known && !path.locked && !path.hidden && !drawing && !pickStart;
   const seats = lettering && !lettering.locked && !drawing;
+  const viewBox = `0 0 ${doc.width} ${doc.height}`;
   return (
-    <svg
-      ref={svg}
-      viewBox={`0 0 ${doc.width} ${doc.height}`}
-      className="absolute inset-0 size-full touch-none overflow-visible"
-      onPointerDown={press}
-      data-testid="overlay"
-    >
-      <TemplateLayer />
-      {tab === 'path' && !drawing && (
-        // Points outside the frame can be boxed too.
-        <rect
-          x={-doc.width}
-          y={-doc.height}
-          width={3 * doc.width}
-          height={3 * doc.height}
-          fill="transparent"
-          className={pickStart ? 'cursor-crosshair' : ''}
-        />
-      )}
-      <Guides doc={doc} thirds={overlays.thirds} safe={overlays.safe} unit={unit} />
-      <PathLines path={path} unit={unit} toScene={toScene} />
-      {free && tab === 'path' && !withPoints && (
-        <>
-          <PathGrip path={path} unit={unit} toScene={toScene} line={line} />
-          <BoxHandles path={path} unit={unit} toScene={toScene} />
-          {isShape(path) && <ShapeHandles path={path} unit={unit} toScene={toScene} />}
-        </>
-      )}
-      {free && tab === 'path' && withPoints && (
-        <PointHandles path={withPoints} line={line} unit={unit} toScene={toScene} />
-      )}
-      {seats && (tab === 'words' || tab === 'seat' || tab === 'move') && (
-        <SeatHandles id={lettering.id} stops={tab !== 'words'} unit={unit} toScene={toScene} />
-      )}
-      {marquee.box && (
-        <rect
-          x={marquee.box[0]}
-          y={marquee.box[1]}
-          width={marquee.box[2] - marquee.box[0]}
-          height={marquee.box[3] - marquee.box[1]}
-          className="pointer-events-none fill-teal/10 stroke-teal"
-          strokeWidth={unit}
-        />
-      )}
-      {drawing && <DrawingLayer drawing={drawing} unit={unit} toScene={toScene} />}
-      <SnapLines width={doc.width} height={doc.height} unit={unit} />
-    </svg>
+    <>
+      <svg
+        ref={svg}
+        viewBox={viewBox}
+        className="absolute inset-0 size-full touch-none overflow-visible"
+        onPointerDown={press}
+        data-testid="overlay"
+      >
+        <TemplateLayer />
+        {tab === 'path' && !drawing && (
+          // Points outside the frame can be boxed too.
+          <rect
+            x={-doc.width}
+            y={-doc.height}
+            width={3 * doc.width}
+            height={3 * doc.height}
+            fill="transparent"
+            className={pickStart ? 'cursor-crosshair' : ''}
+          />
+        )}
+        <Guides doc={doc} thirds={overlays.thirds} safe={overlays.safe} unit={unit} />
+        <PathLines path={path} unit={unit} toScene={toScene} />
+        {free && tab === 'path' && !withPoints && (
+          <>
+            <PathGrip path={path} unit={unit} toScene={toScene} line={line} />
+            <BoxHandles path={path} unit={unit} toScene={toScene} />
+            {isShape(path) && <ShapeHandles path={path} unit={unit} toScene={toScene} />}
+          </>
+        )}
+        {free && tab === 'path' && withPoints && (
+          <PointHandles
+            path={withPoints}
+            layer={points}
+            line={line}
+            unit={unit}
+            toScene={toScene}
+          />
+        )}
+        {seats && (tab === 'words' || tab === 'seat' || tab === 'move') && (
+          <SeatHandles id={lettering.id} stops={tab !== 'words'} unit={unit} toScene={toScene} />
+        )}
+        {marquee.box && (
+          <rect
+            x={marquee.box[0]}
+            y={marquee.box[1]}
+            width={marquee.box[2] - marquee.box[0]}
+            height={marquee.box[3] - marquee.box[1]}
+            className="pointer-events-none fill-teal/10 stroke-teal"
+            strokeWidth={unit}
+          />
+        )}
+        {drawing && <DrawingLayer drawing={drawing} unit={unit} toScene={toScene} />}
+        <SnapLines width={doc.width} height={doc.height} unit={unit} />
+      </svg>
+      <svg
+        ref={setPoints}
+        viewBox={viewBox}
+        className="pointer-events-none absolute inset-0 size-full touch-none overflow-visible will-change-transform"
+      />
+    </>
   );
 }
 

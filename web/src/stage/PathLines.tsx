@@ -12,21 +12,23 @@ interface Props {
   toScene: ToScene;
 }
 
-/** Path data at the playhead. */
-export function useLine(path: GuidePath | undefined): string {
+/** Path data at the playhead; with {@code follow}, as an edit under way has it. */
+export function useLine(path: GuidePath | undefined, follow = false): string {
   const info = useEditor((s) => (path ? s.summary?.paths[path.id] : undefined));
   const time = useEditor((s) => (info?.moves ? s.time : 0));
-  return useMemo(
-    () => (!info || !path ? '' : info.moves ? core.pathData(path.id, time) : info.d),
-    [info, path, time],
-  );
+  const previewed = useEditor((s) => (follow && s.previewing ? s.shown : 0));
+  return useMemo(() => {
+    if (!info || !path) return '';
+    if (previewed > 0) return core.lineData(path.id, time);
+    return info.moves ? core.pathData(path.id, time) : info.d;
+  }, [info, path, time, previewed]);
 }
 
 /** The chosen path and what is to be shown along it, the other paths faintly. */
 export function PathLines({ path, unit, toScene }: Props) {
   const overlays = useEditor((s) => s.overlays);
   const drawing = useEditor((s) => s.drawing !== null);
-  const line = useLine(path);
+  const line = useLine(path, true);
   return (
     <g>
       {overlays.others && <OtherPaths chosen={path?.id} unit={unit} />}
@@ -87,21 +89,23 @@ function OtherPaths({ chosen, unit }: { chosen: string | undefined; unit: number
 function Along({ path, unit }: { path: GuidePath; unit: number }) {
   const overlays = useEditor((s) => s.overlays);
   const time = useEditor((s) => s.time);
-  const opened = useEditor((s) => s.opened);
+  const shown = useEditor((s) => s.shown);
   const lettering = useEditor((s) => {
     const l = letteringOf(s.doc, s.selected);
     return l?.path === path.id && s.summary ? l.id : '';
   });
   const room = useMemo(
-    () => (overlays.room && lettering && opened ? core.room(lettering, time) : ''),
-    [overlays.room, lettering, opened, time],
+    () => (overlays.room && lettering && shown ? core.room(lettering, time) : ''),
+    [overlays.room, lettering, shown, time],
   );
+  // Of hundreds of points these are too many to follow a drag: they are back when it rests.
+  const heavy = useEditor((s) => s.previewing) && 'points' in path && path.points.length > 100;
   const tight = useMemo(
-    () => (overlays.tight && lettering && opened ? core.tight(lettering, time) : ''),
-    [overlays.tight, lettering, opened, time],
+    () => (overlays.tight && lettering && shown && !heavy ? core.tight(lettering, time) : ''),
+    [overlays.tight, lettering, shown, time, heavy],
   );
   const comb = useMemo(() => {
-    if (!overlays.comb || !opened) return '';
+    if (!overlays.comb || !shown) return '';
     const n = core.comb(path.id, 160, 34 * unit, time);
     let teeth = '';
     let edge = '';
@@ -110,7 +114,7 @@ function Along({ path, unit }: { path: GuidePath; unit: number }) {
       edge += `${i ? 'L' : 'M'}${n[i + 2]} ${n[i + 3]}`;
     }
     return teeth + edge;
-  }, [overlays.comb, opened, path.id, unit, time]);
+  }, [overlays.comb, shown, path.id, unit, time]);
   return (
     <g className="pointer-events-none" fill="none">
       {room && (
@@ -147,17 +151,17 @@ function Along({ path, unit }: { path: GuidePath; unit: number }) {
 function Ticks({ path, unit }: { path: GuidePath; unit: number }) {
   const overlays = useEditor((s) => s.overlays);
   const time = useEditor((s) => s.time);
-  const opened = useEditor((s) => s.opened);
+  const shown = useEditor((s) => s.shown);
   const length = useEditor((s) => s.summary?.paths[path.id]?.length ?? 0);
-  const ready = useEditor((s) => s.summary?.paths[path.id] !== undefined) && opened > 0;
+  const ready = useEditor((s) => s.summary?.paths[path.id] !== undefined);
   const chevrons = useMemo(() => {
-    if (!ready || !overlays.direction) return [];
+    if (shown < 1 || !ready || !overlays.direction) return [];
     const count = Math.max(3, Math.min(24, Math.round(length / (95 * unit))));
     return triples(core.marks(path.id, count, time));
-  }, [ready, overlays.direction, length, unit, path, time]);
+  }, [ready, overlays.direction, length, unit, path, time, shown]);
   const tenths = useMemo(
-    () => (ready && overlays.tenths ? triples(core.tenths(path.id, time)) : []),
-    [ready, overlays.tenths, path, time],
+    () => (shown > 0 && ready && overlays.tenths ? triples(core.tenths(path.id, time)) : []),
+    [ready, overlays.tenths, path, time, shown],
   );
   return (
     <g className="pointer-events-none stroke-vermilion" fill="none">
@@ -192,11 +196,11 @@ function triples(flat: Float64Array): [number, number, number][] {
 /** Where the path begins; on a closed path it can be dragged to another place. */
 function StartFlag({ path, unit, toScene }: Props & { path: GuidePath }) {
   const time = useEditor((s) => s.time);
-  const opened = useEditor((s) => s.opened);
+  const shown = useEditor((s) => s.shown);
   const tab = useEditor((s) => s.tab);
   const info = useEditor((s) => s.summary?.paths[path.id]);
   const showLength = useEditor((s) => s.overlays.length);
-  if (!info || opened < 1 || (tab !== 'path' && !showLength)) return null;
+  if (!info || shown < 1 || (tab !== 'path' && !showLength)) return null;
   const [x = 0, y = 0] = core.tenths(path.id, time);
   const free = info.closed && !path.locked && tab === 'path';
   return (

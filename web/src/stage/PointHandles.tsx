@@ -1,7 +1,9 @@
-import { memo, useMemo, useState } from 'react';
-import type { DrawnPath, Knot, KnotKind, SmoothPath } from '../core/document';
+import { useMemo, useState } from 'react';
+import { createPortal } from 'react-dom';
+import * as core from '../core/core';
+import type { DrawnPath, Knot, SmoothPath } from '../core/document';
 import { useEditor } from '../state/editor';
-import { editPath, pointsOf } from '../state/paths';
+import { editPath, pointsOf, previewPath } from '../state/paths';
 import { drag } from './drag';
 import { Handle } from './Handle';
 import { BoxHandles, PathGrip } from './ShapeHandles';
@@ -10,6 +12,8 @@ import type { ToScene } from './coordinates';
 
 interface Props {
   path: DrawnPath | SmoothPath;
+  /** Where the points that are not chosen go: a layer that is not painted again with the others. */
+  layer: SVGSVGElement | null;
   line: string;
   unit: number;
   toScene: ToScene;
@@ -18,11 +22,16 @@ interface Props {
 const setPoints = (points: number[]) => useEditor.setState({ points });
 
 /** The points of a path; chosen ones show their handles. A box drawn on the stage chooses some. */
-export function PointHandles({ path, line, unit, toScene }: Props) {
+export function PointHandles({ path, layer, line, unit, toScene }: Props) {
   const chosen = useEditor((s) => s.points);
   const time = useEditor((s) => s.time);
   const opened = useEditor((s) => s.opened);
+  const previewed = useEditor((s) => (s.previewing ? s.shown : 0));
   const points = useMemo(() => (opened > 0 ? pointsOf(path, time) : []), [path, time, opened]);
+  const held = useMemo(
+    () => (previewed > 0 ? previewedKnots(path.id, time, points, chosen) : points),
+    [path.id, time, points, chosen, previewed],
+  );
   const insert = (e: React.MouseEvent) => {
     const [x, y] = toScene(e);
     editPath('insert', { x, y });
@@ -36,22 +45,35 @@ export function PointHandles({ path, line, unit, toScene }: Props) {
     const now = pick(index, chosen, e.shiftKey);
     setPoints(now);
     const [px, py] = toScene(e);
+    let [fromX, fromY] = [k.x, k.y];
     let [lastX, lastY] = [k.x, k.y];
+    let { doc: known } = useEditor.getState();
     const [ox, oy] = [k.x - px, k.y - py];
     drag(
       e,
       toScene,
       (x, y, event) => {
         const doc = useEditor.getState().doc;
+        // What was made while the pointer rested is not to be done again.
+        if (doc !== known) [known, fromX, fromY] = [doc, lastX, lastY];
         const [nx, ny] =
           event.ctrlKey || !doc ? [x + ox, y + oy] : snapped(doc, path.id, x + ox, y + oy, unit);
-        if (now.length === 1) editPath('movePoint', { index, x: nx, y: ny }, 'move-point');
-        else editPath('movePoints', { indexes: now, x: nx - lastX, y: ny - lastY }, 'move-point');
+        if (now.length === 1) previewPath('movePoint', { index, x: nx, y: ny }, 'move-point');
+        else
+          previewPath('movePoints', { indexes: now, x: nx - fromX, y: ny - fromY }, 'move-point');
         [lastX, lastY] = [nx, ny];
       },
       endSnap,
     );
   };
+
+  // Hundreds of points are left alone while a few are dragged.
+  const still = useMemo(() => {
+    const Mark = points.length > MANY ? PlainMark : PointMark;
+    return points.map(
+      (k, i) => !chosen.includes(i) && <Mark key={i} index={i} knot={k} unit={unit} />,
+    );
+  }, [points, chosen, unit]);
 
   return (
     <g>
@@ -62,22 +84,13 @@ export function PointHandles({ path, line, unit, toScene }: Props) {
           .slice(0, 40)
           .map(
             (i) =>
-              points[i] && (
-                <Bends key={i} index={i} knot={points[i]} unit={unit} toScene={toScene} />
-              ),
+              held[i] && <Bends key={i} index={i} knot={held[i]} unit={unit} toScene={toScene} />,
           )}
       <g onPointerDown={press}>
-        {points.map((k, i) => (
-          <PointMark
-            key={i}
-            index={i}
-            x={k.x}
-            y={k.y}
-            kind={k.kind}
-            unit={unit}
-            chosen={chosen.includes(i)}
-          />
-        ))}
+        {layer && createPortal(<g className="pointer-events-auto">{still}</g>, layer)}
+        {chosen.map(
+          (i) => held[i] && <PointMark key={i} index={i} knot={held[i]} unit={unit} chosen />,
+        )}
       </g>
     </g>
   );
@@ -91,30 +104,57 @@ function pick(index: number, chosen: number[], more: boolean): number[] {
   return chosen.includes(index) ? chosen : [index];
 }
 
-interface MarkProps {
-  index: number;
-  x: number;
-  y: number;
-  kind: KnotKind;
-  unit: number;
-  chosen: boolean;
+/** The chosen points where an edit under way has brought them; the others as they were. */
+function previewedKnots(path: string, time: number, points: Knot[], chosen: number[]): Knot[] {
+  const n = core.points(path, time);
+  const out = [...points];
+  for (const i of chosen) {
+    const [x, y, ix, iy, ox, oy] = n.subarray(6 * i, 6 * i + 6);
+    const k = points[i];
+    if (k && oy !== undefined) out[i] = { ...k, x: x!, y: y!, in: [ix!, iy!], out: [ox!, oy] };
+  }
+  return out;
 }
 
-const PointMark = memo(function PointMark({ index, x, y, kind, unit, chosen }: MarkProps) {
+interface MarkProps {
+  index: number;
+  knot: Knot;
+  unit: number;
+  chosen?: boolean;
+}
+
+/** More points than this are drawn plainly, and can only be caught where they are seen. */
+const MANY = 100;
+
+function PointMark({ index, knot, unit, chosen }: MarkProps) {
   return (
     <g data-point={index}>
       <Handle
-        x={x}
-        y={y}
+        x={knot.x}
+        y={knot.y}
         unit={unit}
-        square={kind === 'corner'}
+        square={knot.kind === 'corner'}
         chosen={chosen}
         title={`Point ${index + 1}: drag to move, Delete removes the chosen ones`}
         testId={`point-${index}`}
       />
     </g>
   );
-});
+}
+
+function PlainMark({ index, knot, unit }: MarkProps) {
+  return (
+    <circle
+      cx={knot.x}
+      cy={knot.y}
+      r={5 * unit}
+      strokeWidth={2 * unit}
+      className="cursor-grab fill-sheet stroke-vermilion"
+      data-point={index}
+      data-testid={`point-${index}`}
+    />
+  );
+}
 
 interface BendProps {
   index: number;
@@ -127,7 +167,7 @@ interface BendProps {
 function Bends({ index, knot, unit, toScene }: BendProps) {
   const pull = (op: string) => (e: React.PointerEvent) =>
     drag(e, toScene, (x, y, event) =>
-      editPath(op, { index, x, y, ...(event.altKey ? { broken: true } : {}) }, op),
+      previewPath(op, { index, x, y, ...(event.altKey ? { broken: true } : {}) }, op),
     );
   return (
     <g>

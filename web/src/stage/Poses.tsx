@@ -37,7 +37,7 @@ export function Poses() {
                 {/* Drawn once the editing rests: every pose is a whole frame to paint. */}
                 <span className="flex justify-center bg-surround">
                   <FrameCanvas
-                    opened={opened}
+                    shown={opened}
                     time={p.time}
                     width={width}
                     height={(width * doc.height) / doc.width}

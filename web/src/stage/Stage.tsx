@@ -36,7 +36,7 @@ function Picture() {
   const doc = useEditor((s) => s.doc);
   const time = useEditor((s) => s.time);
   const full = useEditor((s) => s.full);
-  const opened = useEditor((s) => s.opened);
+  const shown = useEditor((s) => s.shown);
   const tab = useEditor((s) => s.tab);
   useLayoutEffect(() => {
     const element = box.current;
@@ -68,7 +68,7 @@ function Picture() {
         {doc && scale > 0 && (
           <div className="relative shrink-0 shadow-sm" style={{ width, height }}>
             <FrameCanvas
-              opened={opened}
+              shown={shown}
               time={time}
               width={width}
               height={height}

@@ -1,4 +1,4 @@
-import { endGesture } from '../state/editor';
+import { beginGesture, endGesture } from '../state/editor';
 
 /**
  * Follows a pointer from press to release, in the coordinates that {@code toScene} gives. The whole
@@ -13,7 +13,7 @@ export function drag(
   if (e.button !== 0) return;
   e.preventDefault();
   e.stopPropagation();
-  endGesture();
+  beginGesture();
   let waiting: PointerEvent | null = null;
   let handle = 0;
   const flush = () => {

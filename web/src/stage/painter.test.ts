@@ -41,15 +41,15 @@ function canvas(width: number) {
   return { width, height: width / 2, getContext: () => g } as unknown as HTMLCanvasElement;
 }
 
-let opened = 0;
 function paint(numbers: number[], background: string | null = null) {
   vi.spyOn(core, 'frame').mockReturnValue(Float64Array.from(numbers));
-  paintFrame(canvas(500), ++opened, 0, 1000, background);
+  paintFrame(canvas(500), 0, 1000, background);
   return log.filter((l) => !l.startsWith('scale') && l !== 'clearRect');
 }
 
 vi.mock('../core/core', () => ({
   frame: vi.fn(),
+  outlinesVersion: () => 1,
   outlineCount: () => 2,
   outline: (i: number) => `o${i}`,
   blurSamples: () => 0,
@@ -93,6 +93,6 @@ it('paints the ground first, at the scale of the canvas', () => {
 
 it('paints plainly what the scene does not blur', () => {
   vi.spyOn(core, 'frame').mockReturnValue(Float64Array.from([3, 1, 1, 0, 1, 0, 0, 1, 0, 0]));
-  paintBlurred(canvas(500), ++opened, 0, 1000, null, Infinity);
+  paintBlurred(canvas(500), 0, 1000, null, Infinity);
   expect(log.at(-1)).toBe('fill #000003 1 o0@1 0 0 1 0 0');
 });

@@ -3,11 +3,12 @@ import * as core from '../core/core';
 let shapes: Path2D[] = [];
 let shapesOf = -1;
 
-/** The outlines of the opened scene as canvas paths, made once per opening. */
-function outlines(opened: number): Path2D[] {
-  if (opened !== shapesOf) {
+/** The outlines of the scene as canvas paths, made anew only when they are others. */
+function outlines(): Path2D[] {
+  const version = core.outlinesVersion();
+  if (version !== shapesOf) {
     shapes = Array.from({ length: core.outlineCount() }, (_, i) => new Path2D(core.outline(i)));
-    shapesOf = opened;
+    shapesOf = version;
   }
   return shapes;
 }
@@ -18,12 +19,11 @@ function outlines(opened: number): Path2D[] {
  */
 export function paintFrame(
   canvas: HTMLCanvasElement,
-  opened: number,
   time: number,
   width: number,
   background: string | null,
 ): void {
-  paintNumbers(canvas, opened, core.frame(time), width, background);
+  paintNumbers(canvas, core.frame(time), width, background);
 }
 
 /** How long the last blurred frame took, ms: while playing they are shown only if quick enough. */
@@ -32,7 +32,6 @@ let blurCost = 0;
 /** The same, blurred by motion where the scene says so and there is time for it. */
 export function paintBlurred(
   canvas: HTMLCanvasElement,
-  opened: number,
   time: number,
   width: number,
   background: string | null,
@@ -41,7 +40,7 @@ export function paintBlurred(
   const samples = core.blurSamples();
   if (samples === 0 || blurCost > atMost) {
     blurCost *= 0.98;
-    paintFrame(canvas, opened, time, width, background);
+    paintFrame(canvas, time, width, background);
     return;
   }
   const began = performance.now();
@@ -49,7 +48,7 @@ export function paintBlurred(
   if (!g) return;
   const sums = new Float32Array(canvas.width * canvas.height * 4);
   for (let i = 0; i < samples; i++) {
-    paintNumbers(canvas, opened, core.blurred(time, (i + 0.5) / samples - 0.5), width, background);
+    paintNumbers(canvas, core.blurred(time, (i + 0.5) / samples - 0.5), width, background);
     const { data } = g.getImageData(0, 0, canvas.width, canvas.height);
     for (let k = 0; k < data.length; k += 4) {
       const a = data[k + 3]! / 255;
@@ -81,7 +80,6 @@ const ENCODED = Uint8Array.from({ length: 4097 }, (_, i) => {
 
 function paintNumbers(
   canvas: HTMLCanvasElement,
-  opened: number,
   n: Float64Array,
   width: number,
   background: string | null,
@@ -97,7 +95,7 @@ function paintNumbers(
     g.fillRect(0, 0, canvas.width, canvas.height);
   }
   g.setTransform(scale, 0, 0, scale, 0, 0);
-  const paths = outlines(opened);
+  const paths = outlines();
   for (let i = 0; i < n.length;) {
     const [colour, alpha, count] = [n[i]!, n[i + 1]!, n[i + 2]!];
     i += 3;

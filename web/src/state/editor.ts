@@ -38,6 +38,10 @@ interface Editor {
   summary: Summary | null;
   /** Counts what the core has opened; whoever draws from the core follows it. */
   opened: number;
+  /** The same, and what it shows of an edit under way; only the stage follows that. */
+  shown: number;
+  /** An edit is under way: the document is as it was, the core shows more. */
+  previewing: boolean;
   past: SceneDoc[];
   future: SceneDoc[];
   selected: string | null;
@@ -66,6 +70,8 @@ export const useEditor = create<Editor>(() => ({
   doc: null,
   summary: null,
   opened: 0,
+  shown: 0,
+  previewing: false,
   past: [],
   future: [],
   selected: null,
@@ -116,7 +122,12 @@ async function openInCore(doc: SceneDoc): Promise<void> {
     if (mine !== ticket) return;
     answer = core.open(doc, true);
   }
-  if (answer.kind === 'open') set({ summary: answer.summary, opened: get().opened + 1 });
+  if (answer.kind === 'open') showOpened(answer.summary);
+}
+
+function showOpened(summary: Summary): void {
+  const { opened, shown } = get();
+  set({ summary, opened: opened + 1, shown: shown + 1, previewing: false });
 }
 
 /** Asks anew for what is set in a typeface that came or went. */
@@ -129,6 +140,7 @@ export function reopen(face: string): void {
 /** Shows a scene from its beginning, with an empty history. */
 export function showScene(sceneId: string, projectId: string, doc: SceneDoc): void {
   const last = [...doc.stack].reverse().find((id) => doc.letterings.some((l) => l.id === id));
+  pending = null;
   set({
     sceneId,
     projectId,
@@ -157,6 +169,37 @@ export function showScene(sceneId: string, projectId: string, doc: SceneDoc): vo
 
 let lastMerge = '';
 let lastEdit = 0;
+let held = false;
+
+/** The edit of a drag that the core shows and the document does not have yet. */
+let pending: { edit: Edit; merge: string } | null = null;
+let rest: ReturnType<typeof setTimeout> | undefined;
+
+/**
+ * Shows an edit of a drag without making it: whole documents are too much for every frame. It is
+ * made when the pointer rests, when the drag ends and before anything else is done; each edit takes
+ * the place of the one shown before it, so it says all that the drag has done since then.
+ */
+export function preview(edit: Edit, merge: string): void {
+  const error = core.preview(edit);
+  if (error) return notify(error, 'error');
+  pending = { edit, merge };
+  set({ shown: get().shown + 1, previewing: true });
+  clearTimeout(rest);
+  rest = setTimeout(settle, 300);
+}
+
+/** Makes the edit that is only shown so far. */
+export function settle(): void {
+  clearTimeout(rest);
+  if (!pending) return;
+  const { edit, merge } = pending;
+  const { doc, opened } = get();
+  pending = null;
+  applyEdit(edit, merge);
+  // One that is refused is not shown any longer either.
+  if (get().opened === opened && get().doc === doc && doc) void openInCore(doc);
+}
 
 /**
  * Puts another document in the place of the present one, as one step that can be undone. Edits with
@@ -169,26 +212,35 @@ export function replaceDoc(next: SceneDoc, merge = ''): Problem[] {
   const answer = core.open(next);
   if (answer.kind === 'problems') return answer.problems;
   const now = Date.now();
-  const merged = merge !== '' && merge === lastMerge && now - lastEdit < 1500;
+  const merged = merge !== '' && merge === lastMerge && (held || now - lastEdit < 1500);
   lastMerge = merge;
   lastEdit = now;
   set({ doc: next, past: merged ? past : [...past, doc], future: [] });
   if (answer.kind === 'open') {
     ticket++;
-    set({ summary: answer.summary, opened: get().opened + 1 });
+    showOpened(answer.summary);
   } else {
     void openInCore(next);
   }
   return [];
 }
 
+/** Begins a drag, all of which is one step of the history. */
+export function beginGesture(): void {
+  endGesture();
+  held = true;
+}
+
 /** Ends a gesture: the next edit is a step of its own. */
 export function endGesture(): void {
+  settle();
   lastMerge = '';
+  held = false;
 }
 
 /** {@link replaceDoc} that tells problems in a notice. */
 export function change(update: (doc: SceneDoc) => SceneDoc, merge = ''): Problem[] {
+  settle();
   const { doc } = get();
   if (!doc) return [];
   const problems = replaceDoc(update(doc), merge);
@@ -198,6 +250,7 @@ export function change(update: (doc: SceneDoc) => SceneDoc, merge = ''): Problem
 
 /** An edit by the rules of the core. */
 export function applyEdit(edit: Edit, merge = ''): Problem[] {
+  settle();
   const { doc } = get();
   if (!doc) return [];
   const next = core.edit(doc, edit);
@@ -216,6 +269,7 @@ export function problemText(p: Problem): string {
 }
 
 export function undo(): void {
+  settle();
   const { doc, past, future } = get();
   const last = past.at(-1);
   if (!doc || !last) return;
@@ -229,6 +283,7 @@ export function undo(): void {
 }
 
 export function redo(): void {
+  settle();
   const { doc, past, future } = get();
   const next = future[0];
   if (!doc || !next) return;

@@ -1,7 +1,17 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Knot, Pair } from '../core/document';
 import { EMPTY_RUN, scene } from '../testing';
-import { pathOf, showScene, undo, useEditor, type Drawing } from './editor';
+import * as core from '../core/core';
+import {
+  beginGesture,
+  changeLettering,
+  endGesture,
+  pathOf,
+  showScene,
+  undo,
+  useEditor,
+  type Drawing,
+} from './editor';
 import {
   addPath,
   addTemplate,
@@ -14,6 +24,7 @@ import {
   importPaths,
   kindWord,
   pointsOf,
+  previewPath,
   removeTemplate,
   startDrawing,
 } from './paths';
@@ -133,4 +144,65 @@ it('puts a picture under the lines, in the frame', async () => {
   expect(changeTemplate(t.id, { opacity: 200 })[0]?.path).toBe('$.templates[0].opacity');
   removeTemplate(t.id);
   expect(state().doc!.templates).toEqual([]);
+});
+
+describe('a point being dragged', () => {
+  const move = (x: number, y: number) => previewPath('movePoint', { index: 0, x, y }, 'move-point');
+
+  it('is shown at once, and made in one step when the drag ends', () => {
+    const before = state().doc;
+    const steps = state().past.length;
+    beginGesture();
+    move(200, 300);
+    move(300, 250);
+    expect(state().doc).toBe(before);
+    expect(state().previewing).toBe(true);
+    expect(core.lineData('p', 0)).toMatch(/^M300 250C/);
+    expect([...core.points('p', 0)].slice(0, 2)).toEqual([300, 250]);
+    endGesture();
+    expect(state().previewing).toBe(false);
+    expect(pointsOf(paths()[0]!, 0)[0]).toMatchObject({ x: 300, y: 250 });
+    expect(state().past).toHaveLength(steps + 1);
+    undo();
+    expect(state().doc).toBe(before);
+    expect(core.lineData('p', 0)).toMatch(/^M100 300C/);
+  });
+
+  it('is made when the pointer rests, and the whole drag stays one step', () => {
+    vi.useFakeTimers();
+    const steps = state().past.length;
+    beginGesture();
+    move(200, 300);
+    vi.advanceTimersByTime(4000);
+    expect(pointsOf(paths()[0]!, 0)[0]).toMatchObject({ x: 200 });
+    move(210, 300);
+    endGesture();
+    vi.useRealTimers();
+    expect(pointsOf(paths()[0]!, 0)[0]).toMatchObject({ x: 210 });
+    expect(state().past).toHaveLength(steps + 1);
+  });
+
+  it('is made before anything else is changed', () => {
+    beginGesture();
+    move(200, 300);
+    changeLettering('l', { size: 50 });
+    expect(pointsOf(paths()[0]!, 0)[0]).toMatchObject({ x: 200 });
+    expect(state().doc!.letterings[0]!.size).toBe(50);
+  });
+
+  it('is not left on show where it is refused', () => {
+    beginGesture();
+    move(1e9, 300);
+    endGesture();
+    expect(pointsOf(paths()[0]!, 0)[0]).toMatchObject({ x: 100 });
+    expect(core.lineData('p', 0)).toMatch(/^M100 300C/);
+    expect(state().previewing).toBe(false);
+  });
+
+  it('changes nothing where the edit is none', () => {
+    beginGesture();
+    previewPath('movePoint', { index: 7, x: 1, y: 1 }, 'move-point');
+    expect(state().previewing).toBe(false);
+    endGesture();
+  });
 });

@@ -2,7 +2,7 @@ import { api } from '../api/client';
 import * as core from '../core/core';
 import type { FoundPath } from '../core/core';
 import { isShape, type GuidePath, type Knot, type Pair, type Template } from '../core/document';
-import { applyEdit, change, letteringOf, pathOf, useEditor, type Drawing } from './editor';
+import { applyEdit, change, letteringOf, pathOf, preview, useEditor, type Drawing } from './editor';
 import { newId } from './making';
 import { notify } from './notices';
 
@@ -13,6 +13,12 @@ export function editPath(op: string, more: Record<string, unknown> = {}, merge =
   const path = pathOf(get());
   if (!path) return [];
   return applyEdit({ op, path: path.id, time: get().time, ...more }, merge);
+}
+
+/** The same, of a drag: shown at once, made when the pointer rests. */
+export function previewPath(op: string, more: Record<string, unknown>, merge: string): void {
+  const path = pathOf(get());
+  if (path) preview({ op, path: path.id, time: get().time, ...more }, merge);
 }
 
 /** Adds a path by an edit of the core, seats the chosen lettering on it and chooses it. */

@@ -43,6 +43,7 @@ import rovingglyph.scene.Profile;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.seat.Seating;
+import rovingglyph.type.Outline;
 import rovingglyph.type.RunRequest;
 import rovingglyph.type.ShapedRun;
 import rovingglyph.type.ShapedRunCodec;
@@ -54,8 +55,13 @@ import rovingglyph.webexport.PathsSvg;
  */
 public final class CoreBridge {
   private static final Map<String, ShapedRun> RUNS = new HashMap<>();
+
+  /** What is shown: the opened document, or that with an edit under way. */
   private static PreparedScene prepared;
+
+  private static PreparedScene standing;
   private static String opened = "";
+  private static int shapes;
 
   private CoreBridge() {}
 
@@ -92,9 +98,41 @@ public final class CoreBridge {
     if (missing.size() > 0 && !asFarAsPossible) {
       return new JsonObject().add("missing", missing).toString();
     }
-    prepared = Preparation.prepare(scene, r -> RUNS.get(r.key()), prepared);
+    show(scene);
+    standing = prepared;
     opened = document;
     return Summary.of(prepared).toString();
+  }
+
+  private static void show(Scene scene) {
+    PreparedScene before = prepared;
+    prepared = Preparation.prepare(scene, r -> RUNS.get(r.key()), before);
+    if (before == null || !sameShapes(before.outlines(), prepared.outlines())) {
+      shapes++;
+    }
+  }
+
+  private static boolean sameShapes(List<Outline> a, List<Outline> b) {
+    boolean same = a.size() == b.size();
+    for (int i = 0; same && i < a.size(); i++) {
+      same = a.get(i) == b.get(i);
+    }
+    return same;
+  }
+
+  /**
+   * Shows the opened document with an edit, until another is shown or a document opened: for drags,
+   * whose last edit is made for good when they end. Says what is wrong with the edit; empty if it
+   * is shown.
+   */
+  @JSExport
+  public static String preview(String edit) {
+    try {
+      show(SceneEdits.apply(standing.scene(), edit));
+      return "";
+    } catch (IllegalArgumentException e) {
+      return e.getMessage();
+    }
   }
 
   /**
@@ -160,6 +198,12 @@ public final class CoreBridge {
     return prepared.at(time).numbers();
   }
 
+  /** Goes up whenever the outlines are others than before. */
+  @JSExport
+  public static int outlinesVersion() {
+    return shapes;
+  }
+
   /** Number of outlines of the open scene. */
   @JSExport
   public static int outlineCount() {
@@ -191,9 +235,9 @@ public final class CoreBridge {
     try {
       // Of the open scene the landings are solved: an edit starts from what is seen, not from the
       // values that stood in the document.
-      Scene scene = document.equals(opened) ? prepared.scene() : SceneCodec.read(document);
-      Scene standing = StandingEdits.apply(prepared, document.equals(opened), edit);
-      return SceneCodec.write(standing != null ? standing : SceneEdits.apply(scene, edit));
+      Scene scene = document.equals(opened) ? standing.scene() : SceneCodec.read(document);
+      Scene edited = StandingEdits.apply(standing, document.equals(opened), edit);
+      return SceneCodec.write(edited != null ? edited : SceneEdits.apply(scene, edit));
     } catch (IllegalArgumentException e) {
       return new JsonObject().add("error", e.getMessage()).toString();
     }
@@ -292,6 +336,18 @@ public final class CoreBridge {
     return prepared.paths().get(path).at(time);
   }
 
+  /** A path at a time; see {@link PathBridge#lines}. */
+  @JSExport
+  public static double[] line(String path, double time) {
+    return PathBridge.lines(List.of(contour(path, time)));
+  }
+
+  /** See {@link PathBridge#points}. */
+  @JSExport
+  public static double[] points(String path, double time) {
+    return PathBridge.points(prepared.scene().path(path), time);
+  }
+
   /** Left, top, right and bottom of a path. */
   @JSExport
   public static double[] bounds(String path, double time) {
@@ -323,18 +379,18 @@ public final class CoreBridge {
     return PathMarks.comb(contour(path, time), count, height);
   }
 
-  /** See {@link PathMarks#room}. */
+  /** See {@link PathMarks#room} and {@link PathBridge#lines}. */
   @JSExport
-  public static String room(String lettering, double time) {
+  public static double[] room(String lettering, double time) {
     PreparedLettering l = prepared.letterings().get(lettering);
-    return l == null ? "" : PathMarks.room(l, l.values(time));
+    return PathBridge.lines(l == null ? List.of() : PathMarks.room(l, l.values(time)));
   }
 
-  /** See {@link PathMarks#tight}. */
+  /** See {@link PathMarks#tight} and {@link PathBridge#lines}. */
   @JSExport
-  public static String tight(String lettering, double time) {
+  public static double[] tight(String lettering, double time) {
     PreparedLettering l = prepared.letterings().get(lettering);
-    return l == null ? "" : PathMarks.tight(l, l.values(time));
+    return PathBridge.lines(l == null ? List.of() : PathMarks.tight(l, l.values(time)));
   }
 
   /** The points of a drawn path at a time, as its document has them. */

@@ -51,13 +51,16 @@ public final class KnotEdits {
   public List<Knot> place(List<Point> points) {
     List<Knot> out = new ArrayList<>();
     for (int i = 0; i < knots.size(); i++) {
-      out.add(knots.get(i).at(points.get(i)));
+      Knot k = knots.get(i);
+      out.add(points.get(i) == k.at() ? k : k.at(points.get(i)));
     }
     return out;
   }
 
   public List<Point> points() {
-    return knots.stream().map(Knot::at).toList();
+    List<Point> out = new ArrayList<>(knots.size());
+    knots.forEach(k -> out.add(k.at()));
+    return out;
   }
 
   /**

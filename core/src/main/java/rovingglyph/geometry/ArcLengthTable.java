@@ -21,17 +21,31 @@ final class ArcLengthTable {
   private final double[] speed0;
   private final double[] speed1;
   private final double[] from;
+  private final double[] lengths;
   private final double[] segmentFrom;
+  private final int[] firstLeaf;
   private final double total;
 
-  ArcLengthTable(List<Segment> segments) {
+  /**
+   * @param before a table of a chain much like this one, or null: what is equal at its start and
+   *     its end is not measured again
+   */
+  ArcLengthTable(List<Segment> segments, ArcLengthTable before) {
     this.segments = segments;
+    int same = before == null ? 0 : sameAtStart(before.segments, segments);
+    int sameLast = before == null ? 0 : sameAtEnd(before.segments, segments, same);
     List<Leaf> leaves = new ArrayList<>();
     for (int i = 0; i < segments.size(); i++) {
-      Segment s = segments.get(i);
-      double whole = GaussLegendre.length(s, 0, 1);
-      Rect box = s.bounds();
-      divide(leaves, i, 0, 1, whole, TOLERANCE * (box.width() + box.height()), 0);
+      if (i < same) {
+        before.copy(i, i, leaves);
+      } else if (i >= segments.size() - sameLast) {
+        before.copy(i + before.segments.size() - segments.size(), i, leaves);
+      } else {
+        Segment s = segments.get(i);
+        double whole = GaussLegendre.length(s, 0, 1);
+        Rect box = s.bounds();
+        divide(leaves, i, 0, 1, whole, TOLERANCE * (box.width() + box.height()), 0);
+      }
     }
     int n = leaves.size();
     segment = new int[n];
@@ -40,7 +54,9 @@ final class ArcLengthTable {
     speed0 = new double[n];
     speed1 = new double[n];
     from = new double[n + 1];
+    lengths = new double[n];
     segmentFrom = new double[segments.size() + 1];
+    firstLeaf = new int[segments.size() + 1];
     for (int i = 0; i < n; i++) {
       Leaf leaf = leaves.get(i);
       segment[i] = leaf.segment;
@@ -48,10 +64,41 @@ final class ArcLengthTable {
       u1[i] = leaf.u1;
       speed0[i] = segments.get(leaf.segment).speed(leaf.u0);
       speed1[i] = segments.get(leaf.segment).speed(leaf.u1);
+      lengths[i] = leaf.length;
       from[i + 1] = from[i] + leaf.length;
       segmentFrom[leaf.segment + 1] = from[i + 1];
+      firstLeaf[leaf.segment + 1] = i + 1;
     }
     total = from[n];
+  }
+
+  private static int sameAtStart(List<Segment> a, List<Segment> b) {
+    int most = Math.min(a.size(), b.size());
+    int n = 0;
+    while (n < most && same(a.get(n), b.get(n))) {
+      n++;
+    }
+    return n;
+  }
+
+  private static int sameAtEnd(List<Segment> a, List<Segment> b, int taken) {
+    int most = Math.min(a.size(), b.size()) - taken;
+    int n = 0;
+    while (n < most && same(a.get(a.size() - 1 - n), b.get(b.size() - 1 - n))) {
+      n++;
+    }
+    return n;
+  }
+
+  private static boolean same(Segment a, Segment b) {
+    return a == b || a.equals(b);
+  }
+
+  /** Adds the leaves of one of these segments, as those of another index. */
+  private void copy(int index, int as, List<Leaf> out) {
+    for (int leaf = firstLeaf[index]; leaf < firstLeaf[index + 1]; leaf++) {
+      out.add(new Leaf(as, u0[leaf], u1[leaf], lengths[leaf]));
+    }
   }
 
   private void divide(

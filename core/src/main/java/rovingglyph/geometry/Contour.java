@@ -32,26 +32,48 @@ public final class Contour {
 
   private final List<Segment> segments;
   private final boolean closed;
-  private final ArcLengthTable table;
-  private final List<Corner> corners;
   private final Point first;
+  // Made when first asked for: many contours are only drawn. Threads that ask at once make them
+  // twice.
+  private ArcLengthTable table;
+  private ArcLengthTable tableBefore;
+  private List<Corner> corners;
+  private Rect bounds;
 
   public Contour(List<? extends Segment> all, boolean closed) {
+    this(all, closed, null);
+  }
+
+  /**
+   * The same, made in less time where many segments are those of another contour.
+   *
+   * @param before that other contour, or null
+   */
+  public Contour(List<? extends Segment> all, boolean closed, Contour before) {
     if (all.isEmpty()) {
       throw new IllegalArgumentException("a contour needs at least one segment");
     }
     List<Segment> kept = new ArrayList<>();
     for (Segment s : all) {
-      Rect box = s.bounds();
-      if (box.width() + box.height() > 1e-9) {
+      // Most have their ends apart; only of the others the box has to be looked at.
+      if (s.start().distance(s.end()) > 1e-9 || s.bounds().width() + s.bounds().height() > 1e-9) {
         kept.add(s);
       }
     }
     this.segments = Collections.unmodifiableList(kept);
     this.closed = closed;
     this.first = all.get(0).start();
-    this.table = kept.isEmpty() ? null : new ArcLengthTable(segments);
-    this.corners = findCorners();
+    this.tableBefore = before == null ? null : before.table;
+  }
+
+  private ArcLengthTable table() {
+    ArcLengthTable made = table;
+    if (made == null) {
+      made = new ArcLengthTable(segments, tableBefore);
+      table = made;
+      tableBefore = null;
+    }
+    return made;
   }
 
   private List<Corner> findCorners() {
@@ -62,7 +84,7 @@ public final class Contour {
       Point after = segments.get(i).tangent(0);
       double turn = Math.atan2(before.cross(after), before.dot(after));
       if (Math.abs(turn) > SMOOTH) {
-        found.add(new Corner(table.startOf(i), turn));
+        found.add(new Corner(table().startOf(i), turn));
       }
     }
     return Collections.unmodifiableList(found);
@@ -77,23 +99,29 @@ public final class Contour {
   }
 
   public double length() {
-    return table == null ? 0 : table.total();
+    return segments.isEmpty() ? 0 : table().total();
   }
 
   /** In order of distance; of a closed contour the join at the start counts, at distance 0. */
   public List<Corner> corners() {
-    return corners;
+    List<Corner> found = corners;
+    if (found == null) {
+      found = findCorners();
+      corners = found;
+    }
+    return found;
   }
 
   /** Distances outside [0, length] are taken modulo the length if closed, clamped if open. */
   public Station at(double distance) {
-    if (table == null) {
+    if (segments.isEmpty()) {
       return new Station(first, new Point(1, 0), 0);
     }
     double d = closed ? wrap(distance) : Math.min(Math.max(distance, 0), length());
-    int leaf = table.leafAt(d);
-    Segment s = segments.get(table.segmentOf(leaf));
-    double u = table.parameterAt(leaf, d);
+    ArcLengthTable lengths = table();
+    int leaf = lengths.leafAt(d);
+    Segment s = segments.get(lengths.segmentOf(leaf));
+    double u = lengths.parameterAt(leaf, d);
     return new Station(s.point(u), s.tangent(u), s.curvature(u));
   }
 
@@ -109,12 +137,12 @@ public final class Contour {
 
   /** Where the segment with this index among {@link #segments()} begins. */
   public double startOf(int segment) {
-    return table == null ? 0 : table.startOf(segment);
+    return segments.isEmpty() ? 0 : table().startOf(segment);
   }
 
   /** Good to about 1e-6 px; of several equally near places the first is given. */
   public Nearest nearest(Point p) {
-    if (table == null) {
+    if (segments.isEmpty()) {
       return new Nearest(0, first, first.y() - p.y(), 0, 0);
     }
     int best = 0;
@@ -149,7 +177,7 @@ public final class Contour {
     Point on = s.point(u);
     Point t = s.tangent(u);
     double across = p.minus(on).dot(new Point(t.y(), -t.x()));
-    return new Nearest(table.distanceAt(best, u), on, across, best, u);
+    return new Nearest(table().distanceAt(best, u), on, across, best, u);
   }
 
   public Contour reversed() {
@@ -192,15 +220,18 @@ public final class Contour {
     double a = Math.min(Math.max(from, 0), length());
     double b = Math.min(Math.max(to, 0), length());
     List<Segment> out = new ArrayList<>();
-    for (int i = 0; i < segments.size() && a < b; i++) {
-      double start = table.startOf(i);
-      double end = table.startOf(i + 1);
-      if (end <= a || start >= b) {
+    ArcLengthTable lengths = segments.isEmpty() ? null : table();
+    for (int i = a < b ? lengths.segmentOf(lengths.leafAt(a)) : segments.size();
+        i < segments.size() && lengths.startOf(i) < b;
+        i++) {
+      double start = lengths.startOf(i);
+      double end = lengths.startOf(i + 1);
+      if (end <= a) {
         continue;
       }
       Segment s = segments.get(i);
-      double u0 = start >= a ? 0 : table.parameterAt(table.leafAt(a), a);
-      double u1 = end <= b ? 1 : table.parameterAt(table.leafAt(b), b);
+      double u0 = start >= a ? 0 : lengths.parameterAt(lengths.leafAt(a), a);
+      double u1 = end <= b ? 1 : lengths.parameterAt(lengths.leafAt(b), b);
       Segment head = u1 < 1 ? s.split(u1)[0] : s;
       out.add(u0 > 0 ? head.split(Math.min(1, u0 / u1))[1] : head);
     }
@@ -212,9 +243,13 @@ public final class Contour {
   }
 
   public Rect bounds() {
-    Rect box = Rect.EMPTY.include(first);
-    for (Segment s : segments) {
-      box = box.union(s.bounds());
+    Rect box = bounds;
+    if (box == null) {
+      box = Rect.EMPTY.include(first);
+      for (Segment s : segments) {
+        box = box.union(s.bounds());
+      }
+      bounds = box;
     }
     return box;
   }

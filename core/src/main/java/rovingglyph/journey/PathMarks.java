@@ -5,7 +5,7 @@ import java.util.List;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
-import rovingglyph.geometry.SvgPath;
+import rovingglyph.geometry.Segment;
 import rovingglyph.seat.SeatValues;
 
 /** What can be shown along a path: places, its bend, the room of a lettering, bends too tight. */
@@ -60,35 +60,36 @@ public final class PathMarks {
     return out;
   }
 
-  /** Path data of the room between the margins; empty where there is none. */
-  public static String room(PreparedLettering l, SeatValues v) {
+  /** The room between the margins; empty where there is none. */
+  public static List<Contour> room(PreparedLettering l, SeatValues v) {
     Contour c = l.seating(v).contour();
     double to = c.length() - v.endMargin();
-    return to > v.startMargin() ? SvgPath.write(c.between(v.startMargin(), to), 2) : "";
+    return to > v.startMargin() ? List.of(c.between(v.startMargin(), to)) : List.of();
   }
 
   /**
-   * Path data of the stretches that bend too tightly for the type: on the inner side of a bend
-   * where the tops of the letters would meet, on the outer side where a letter is too wide to
-   * follow.
+   * The stretches that bend too tightly for the type: on the inner side of a bend where the tops of
+   * the letters would meet, on the outer side where a letter is too wide to follow.
    */
-  public static String tight(PreparedLettering l, SeatValues v) {
+  public static List<Contour> tight(PreparedLettering l, SeatValues v) {
     Contour c = l.seating(v).contour();
     double top = l.text().ascent() * v.size() + v.baselineShift();
+    double wide = OUTER * v.size() - v.baselineShift();
     double step = Math.max(1, Math.min(6, v.size() / 10));
-    int n = (int) Math.min(4000, Math.ceil(c.length() / step));
     List<Contour> out = new ArrayList<>();
-    double from = -1;
-    for (int i = 0; i <= n; i++) {
-      double d = Math.min(c.length() * i / n, Math.nextDown(c.length()));
-      double k = c.at(d).curvature();
-      boolean tight = k < 0 ? -k * top > 1 : k * (OUTER * v.size() - v.baselineShift()) > 1;
-      if (tight && from < 0) {
-        from = d;
-      }
-      if (from >= 0 && (!tight || i == n)) {
-        out.add(c.between(from, Math.max(d, from + 1)));
-        from = -1;
+    for (int i = 0; i < c.segments().size(); i++) {
+      Segment s = c.segments().get(i);
+      int parts = (int) Math.min(400, Math.ceil((c.startOf(i + 1) - c.startOf(i)) / step));
+      int from = -1;
+      for (int k = 0; k <= parts; k++) {
+        double bend = k < parts ? s.curvature((k + 0.5) / parts) : 0;
+        boolean tight = bend < 0 ? -bend * top > 1 : bend * wide > 1;
+        if (tight && from < 0) {
+          from = k;
+        } else if (!tight && from >= 0) {
+          out.add(part(s, (double) from / parts, (double) k / parts));
+          from = -1;
+        }
       }
     }
     for (Contour.Corner corner : c.corners()) {
@@ -97,6 +98,11 @@ public final class PathMarks {
         out.add(c.between(corner.distance() - v.size() / 4, corner.distance() + v.size() / 4));
       }
     }
-    return SvgPath.write(out, 2);
+    return out;
+  }
+
+  private static Contour part(Segment s, double u0, double u1) {
+    Segment head = u1 < 1 ? s.split(u1)[0] : s;
+    return new Contour(List.of(u0 > 0 ? head.split(u0 / u1)[1] : head), false);
   }
 }

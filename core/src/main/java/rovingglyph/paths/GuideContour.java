@@ -1,6 +1,5 @@
 package rovingglyph.paths;
 
-import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Cubic;
@@ -52,8 +51,9 @@ public final class GuideContour {
     return c.clamp(Timeline.value(s.movable(c), time));
   }
 
+  /** The contour of points, which are not changed afterwards. */
   public static Contour ofKnots(List<Knot> knots, boolean closed) {
-    return new Contour(segments(knots, closed), closed);
+    return KnotContours.of(knots, closed);
   }
 
   /**
@@ -61,15 +61,10 @@ public final class GuideContour {
    * line where there are no handles between.
    */
   public static List<Segment> segments(List<Knot> knots, boolean closed) {
-    List<Segment> out = new ArrayList<>();
-    int n = knots.size();
-    for (int i = 0; i < (closed ? n : n - 1); i++) {
-      out.add(segment(knots.get(i), knots.get((i + 1) % n)));
-    }
-    return out;
+    return KnotContours.segments(knots, closed, null);
   }
 
-  private static Segment segment(Knot a, Knot b) {
+  static Segment segment(Knot a, Knot b) {
     if (a.out().equals(Point.ORIGIN) && b.in().equals(Point.ORIGIN)) {
       return new Line(a.at(), b.at());
     }

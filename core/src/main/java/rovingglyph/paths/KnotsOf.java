@@ -19,6 +19,11 @@ public final class KnotsOf {
   private KnotsOf() {}
 
   public static List<Knot> contour(Contour c) {
+    return cubics(raised(c), c.closed());
+  }
+
+  /** The segments of a contour as cubics. */
+  public static List<Cubic> raised(Contour c) {
     List<Cubic> cubics = new ArrayList<>();
     for (Segment s : c.segments()) {
       if (s instanceof Cubic cubic) {
@@ -32,7 +37,7 @@ public final class KnotsOf {
         cubics.add(new Cubic(l.p0(), l.p0(), l.p1(), l.p1()));
       }
     }
-    return cubics(cubics, c.closed());
+    return cubics;
   }
 
   /** The points that chained cubics go through. */

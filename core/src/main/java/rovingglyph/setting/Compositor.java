@@ -152,6 +152,8 @@ public final class Compositor {
 
     private List<Letter> letters(String text, List<List<LetterRule>> taken) {
       ShapedRun plain = run(text, axes);
+      Map<String, List<ShapedRun>> sampled = new LinkedHashMap<>();
+      ranges.forEach((tag, values) -> sampled.put(tag, sampled(text, tag, values)));
       List<Letter> out = new ArrayList<>();
       for (int i = 0; i < plain.clusters().size(); i++) {
         Integer fill = null;
@@ -162,39 +164,45 @@ public final class Compositor {
           scale = r.size() / 100;
           own = r.axes().isEmpty() ? own : r.axes();
         }
-        ShapedRun run = run(text, with(own));
+        ShapedRun run = own.isEmpty() ? plain : run(text, with(own));
         // Other axes may join letters otherwise: then the letter stays as its neighbours are.
         if (run == null || run.clusters().size() != plain.clusters().size()) {
           run = plain;
         }
         Cluster c = run.clusters().get(i);
-        out.add(new Letter(c, run, bases.get(run), fill, scale, samples(text, i, c, own)));
+        out.add(new Letter(c, run, bases.get(run), fill, scale, samples(sampled, i, c, own)));
+      }
+      return out;
+    }
+
+    private List<ShapedRun> sampled(String text, String tag, double[] values) {
+      List<ShapedRun> out = new ArrayList<>();
+      for (double v : values) {
+        out.add(run(text, with(Map.of(tag, v))));
       }
       return out;
     }
 
     /** An axis that a rule sets does not move for that letter. */
-    private List<AxisSamples> samples(String text, int i, Cluster c, Map<String, Double> own) {
+    private List<AxisSamples> samples(
+        Map<String, List<ShapedRun>> sampled, int i, Cluster c, Map<String, Double> own) {
       List<AxisSamples> out = new ArrayList<>();
-      ranges.forEach(
-          (tag, values) -> {
+      sampled.forEach(
+          (tag, runs) -> {
             List<Cluster> clusters = new ArrayList<>();
-            List<ShapedRun> at = new ArrayList<>();
-            for (double v : values) {
-              ShapedRun run = run(text, with(Map.of(tag, v)));
-              if (run.clusters().size() > i && alike(run, run.clusters().get(i), c)) {
+            for (ShapedRun run : runs) {
+              if (run.clusters().size() > i && alike(run.clusters().get(i), c)) {
                 clusters.add(run.clusters().get(i));
-                at.add(run);
               }
             }
-            if (!own.containsKey(tag) && clusters.size() == values.length) {
-              out.add(new AxisSamples(tag, values, clusters, at));
+            if (!own.containsKey(tag) && clusters.size() == runs.size()) {
+              out.add(new AxisSamples(tag, ranges.get(tag), clusters, runs));
             }
           });
       return out;
     }
 
-    private boolean alike(ShapedRun run, Cluster a, Cluster b) {
+    private boolean alike(Cluster a, Cluster b) {
       return a.text().equals(b.text()) && a.glyphs().size() == b.glyphs().size();
     }
   }

@@ -120,4 +120,29 @@ class ArcLengthPropertiesTest {
       }
     }
   }
+
+  /** A contour made from one much like it measures the same as one made afresh. */
+  @Property(tries = 300, seed = "8443")
+  void whatIsTakenOverFromAnotherContourIsRight(@ForAll long seed) {
+    Random r = new Random(seed);
+    List<Segment> before = new ArrayList<>(random(seed).segments());
+    before.addAll(random(seed + 1).segments());
+    List<Segment> after = new ArrayList<>(before);
+    int at = r.nextInt(after.size());
+    switch (r.nextInt(3)) {
+      case 0 -> after.set(at, new Line(point(r, 300), point(r, 300)));
+      case 1 -> after.add(at, new Cubic(point(r, 9), point(r, 99), point(r, 9), point(r, 300)));
+      default -> after.remove(at);
+    }
+    if (after.isEmpty()) {
+      return;
+    }
+    Contour fresh = new Contour(after, false);
+    Contour quick = new Contour(after, false, new Contour(before, false));
+    assertThat(quick.length()).isEqualTo(fresh.length());
+    for (int i = 0; i <= 20; i++) {
+      double d = fresh.length() * i / 20;
+      assertThat(quick.at(d)).isEqualTo(fresh.at(d));
+    }
+  }
 }

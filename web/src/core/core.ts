@@ -97,6 +97,11 @@ export function loopCheck(): LoopDifference[] {
   return JSON.parse(bridge.loopCheck()) as LoopDifference[];
 }
 
+/** The keyframes of a value as they are shown. */
+export function keyframes(item: string, channel: Channel): KeyframeInfo[] {
+  return JSON.parse(bridge.keyframes(item, channel)) as KeyframeInfo[];
+}
+
 /** Chosen keyframes, to be pasted by the edit pasteKeys. */
 export function copyKeys(item: string, channel: Channel, indexes: number[]): unknown[] {
   return JSON.parse(bridge.copyKeys(item, channel, Float64Array.from(indexes))) as unknown[];

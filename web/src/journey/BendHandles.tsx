@@ -1,6 +1,6 @@
 import type { KeyframeInfo } from '../core/core';
 import type { Channel } from '../core/document';
-import { applyEdit } from '../state/editor';
+import { previewKeys } from '../state/editor';
 import { drag } from '../stage/drag';
 import type { Scale } from './scale';
 
@@ -40,7 +40,7 @@ export function BendHandles({ item, channel, index, from, to, scale, toChart }: 
       const easing = [...curve];
       easing[i * 2] = Math.min(Math.max((py - y0) / (y1 - y0), 0), 1);
       easing[i * 2 + 1] = (px - x0) / (x1 - x0);
-      applyEdit({ op: 'ease', item, channel, index, easing }, 'bend');
+      previewKeys({ op: 'ease', item, channel, index, easing }, 'bend');
     });
   return (
     <g>

@@ -30,7 +30,7 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
   const keys = useEditor((s) => s.summary?.items[item]?.channels[channel]) ?? NONE;
   const chosen = useEditor((s) => s.keyframe);
   const moves = useEditor((s) => s.summary?.items[item]?.moving.includes(channel) ?? false);
-  const opened = useEditor((s) => s.opened);
+  const shown = useEditor((s) => s.shown);
   const toChart = (e: { clientX: number; clientY: number }): [number, number] => {
     const box = svg.current?.getBoundingClientRect();
     return [e.clientX - (box?.left ?? 0), e.clientY - (box?.top ?? 0)];
@@ -38,8 +38,8 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
   useWheel(svg, scale);
   const [box, setBox] = useState<[number, number, number, number] | null>(null);
   const xs = useMemo(
-    () => (opened > 0 ? keys.map((k) => core.charted(item, channel, k.time)) : []),
-    [keys, item, channel, opened],
+    () => (shown > 0 ? keys.map((k) => core.charted(item, channel, k.time)) : []),
+    [keys, item, channel, shown],
   );
 
   const add = (e: React.MouseEvent) => {
@@ -154,7 +154,9 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
         />
       ))}
       {keys.length === 0 && (
-        <p className="pointer-events-none absolute inset-x-8 top-1/3 rounded-md bg-sheet/90 p-2.5 text-center text-soft">
+        <p
+          className={`pointer-events-none absolute inset-x-8 rounded-md bg-sheet/90 text-center text-soft ${moves ? 'bottom-1 py-0.5 text-[12px]' : 'top-1/3 p-2.5'}`}
+        >
           {moves
             ? 'It moves by itself, without keyframes.'
             : 'It stands still. Double-click anywhere here to set a first keyframe, then another further down for later.'}

@@ -31,14 +31,13 @@ export function Band({ samples, scale }: { samples: Float64Array; scale: Scale }
 /** The ways of the other letterings, each in shares of its own path. */
 export function OtherLines({ item, scale }: { item: string; scale: Scale }) {
   const doc = useEditor((s) => s.doc);
-  const summary = useEditor((s) => s.summary);
   const opened = useEditor((s) => s.opened);
   const lines = useMemo(
     () =>
       opened < 1 || !scale.length
         ? []
         : (doc?.letterings ?? []).flatMap((l) => {
-            const info = summary?.items[l.id];
+            const info = useEditor.getState().summary?.items[l.id];
             if (l.id === item || l.hidden || !info?.length || !info.moving.includes('pathOffset')) {
               return [];
             }
@@ -55,7 +54,7 @@ export function OtherLines({ item, scale }: { item: string; scale: Scale }) {
               },
             ];
           }),
-    [doc, summary, opened, item, scale],
+    [doc, opened, item, scale],
   );
   return (
     <g fill="none" className="stroke-soft" strokeDasharray="4 4">

@@ -25,6 +25,8 @@ export function Chip({ item, channel, index, a, b, from, to, scale }: ChipProps)
   // Beside the segment, so that it never covers the line or its handles.
   const left = scale.x((from + to) / 2) > (scale.left + scale.right) / 2 + 1;
   const gap = 14;
+  // Longer names take more room before the edge of the chart.
+  const room = 24 + 6.2 * easingLabel(a, b).length;
   const ease = (easing: unknown) => {
     applyEdit({ op: 'ease', item, channel, index, easing });
     useEditor.setState({ keyframe: index, keys: [index] });
@@ -35,10 +37,10 @@ export function Chip({ item, channel, index, a, b, from, to, scale }: ChipProps)
       style={
         left
           ? {
-              right: Math.min(scale.width - scale.x(from) + gap, scale.width - scale.left - 60),
+              right: Math.min(scale.width - scale.x(from) + gap, scale.width - scale.left - room),
               top: y,
             }
-          : { left: Math.min(scale.x(to) + gap, scale.right - 60), top: y }
+          : { left: Math.min(scale.x(to) + gap, scale.right - room), top: y }
       }
       hidden={y > scale.height || y < 0}
     >

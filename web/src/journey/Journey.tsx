@@ -20,7 +20,7 @@ export function Journey() {
   const doc = useEditor((s) => s.doc);
   const selected = useEditor((s) => s.selected);
   const summary = useEditor((s) => s.summary);
-  const opened = useEditor((s) => s.opened);
+  const tick = useEditor((s) => s.shown);
   const wanted = useEditor((s) => s.charted);
   const lettering = letteringOf(doc, selected);
   const picture = pictureOf(doc, selected);
@@ -43,8 +43,8 @@ export function Journey() {
   const item = summary?.items[selected ?? ''];
   const samples = useMemo(
     () =>
-      item && selected && opened > 0 ? core.journey(selected, channel, 160) : new Float64Array(),
-    [item, selected, channel, opened],
+      item && selected && tick > 0 ? core.journey(selected, channel, 160) : new Float64Array(),
+    [item, selected, channel, tick],
   );
   const along = lettering !== undefined && channel === 'pathOffset';
   const scale = useMemo(

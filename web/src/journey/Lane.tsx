@@ -19,17 +19,17 @@ interface LaneProps {
 
 /** A value charted small beside the large chart: value across, time down. */
 export function Lane({ item, channel, charted, scale }: LaneProps) {
-  const opened = useEditor((s) => s.opened);
+  const tick = useEditor((s) => s.shown);
   const time = useEditor((s) => s.time);
   const speed = channel === 'speed';
   const points = useMemo(() => {
-    if (opened < 1) return [];
+    if (tick < 1) return [];
     const n = 90;
     return Array.from({ length: n + 1 }, (_, i): [number, number] => {
       const t = scale.first + ((scale.last - scale.first) * i) / n;
       return [t, speed ? core.speed(item, charted, t) : core.value(item, channel, t)];
     });
-  }, [opened, item, channel, charted, speed, scale.first, scale.last]);
+  }, [tick, item, channel, charted, speed, scale.first, scale.last]);
   const values = points.map((p) => p[1]).filter((v) => Number.isFinite(v));
   const [least, greatest] = [Math.min(...values), Math.max(...values)];
   const span = greatest - least || 1;

@@ -10,10 +10,10 @@ import type { PartProps } from './Chart';
 /** Where the playhead stands, with the speed there. */
 export function Playhead({ item, channel, scale, toChart }: PartProps) {
   const time = useEditor((s) => s.time);
-  const opened = useEditor((s) => s.opened);
+  const tick = useEditor((s) => s.shown);
   const speed = useMemo(
-    () => (opened > 0 ? core.speed(item, channel, time) : 0),
-    [item, channel, time, opened],
+    () => (tick > 0 ? core.speed(item, channel, time) : 0),
+    [item, channel, time, tick],
   );
   const letter = useEditor((s) => {
     const info = s.summary?.items[item];

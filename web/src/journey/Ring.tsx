@@ -1,7 +1,7 @@
 import type { KeyframeInfo } from '../core/core';
 import { onFrame } from '../core/core';
 import { framesPerSecond } from '../core/document';
-import { applyEdit, useEditor } from '../state/editor';
+import { applyEdit, previewKeys, useEditor } from '../state/editor';
 import { notify } from '../state/notices';
 import { drag } from '../stage/drag';
 import type { PartProps } from './Chart';
@@ -38,17 +38,21 @@ export function Ring({ item, channel, index, info, x, scale, toChart }: RingProp
     useEditor.setState({ keyframe: index, keys: [index] });
     const [startX, startY] = toChart(e);
     let at = index;
+    let { doc: known } = useEditor.getState();
+    // The edit names the keyframe by its place in the document, which is made only when it rests.
+    let kept = index;
     let torn = info.landing === undefined;
     drag(e, toChart, (px, py, event) => {
-      const key = keysNow()[at];
-      if (!key) return;
+      const { doc } = useEditor.getState();
+      if (doc !== known) [known, kept] = [doc, at];
+      if (!keysNow()[at]) return;
       const time = snapped(scale.time(cy + py - startY), item, channel, at, event.ctrlKey);
       // A landing is torn from its goal only by a drag that clearly goes across.
       torn ||= Math.abs(px - startX) > 14;
       const across = torn && Math.abs(px - startX) > 3;
       const value = info.value + scale.value(cx + px - startX) - scale.value(cx);
-      applyEdit(
-        { op: 'move', item, channel, index: at, time, ...(across ? { value } : {}) },
+      previewKeys(
+        { op: 'move', item, channel, index: kept, time, ...(across ? { value } : {}) },
         'ring',
       );
       const there = keysNow().findIndex((k) => Math.abs(k.time - onFrame(time)) < 1e-4);
@@ -64,22 +68,27 @@ export function Ring({ item, channel, index, info, x, scale, toChart }: RingProp
   const pullAll = (e: React.PointerEvent, keys: number[]) => {
     const [startX, startY] = toChart(e);
     let lastValue = 0;
+    let [fromTime, fromValue] = [info.time, 0];
+    let { doc: known } = useEditor.getState();
     drag(e, toChart, (px, py, event) => {
+      const { doc } = useEditor.getState();
       const key = keysNow()[index];
       if (!key) return;
+      // What was made while the pointer rested is not to be done again.
+      if (doc !== known) [known, fromTime, fromValue] = [doc, key.time, lastValue];
       const time = onFrame(
         snapped(scale.time(cy + py - startY), item, channel, index, event.ctrlKey),
       );
       const across = Math.abs(px - startX) > 3;
       const value = across ? scale.value(cx + px - startX) - scale.value(cx) : lastValue;
-      applyEdit(
+      previewKeys(
         {
           op: 'moveKeys',
           item,
           channel,
           indexes: keys,
-          by: time - key.time,
-          value: value - lastValue,
+          by: time - fromTime,
+          value: value - fromValue,
         },
         'rings',
       );

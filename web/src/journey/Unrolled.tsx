@@ -6,17 +6,17 @@ import type { Scale } from './scale';
 /** The path laid straight, with the lettering on it as it stands at the playhead. */
 export function Unrolled({ id, scale }: { id: string; scale: Scale }) {
   const time = useEditor((s) => s.time);
-  const opened = useEditor((s) => s.opened);
+  const shown = useEditor((s) => s.shown);
   const doc = useEditor((s) => s.doc);
   const length = scale.length ?? 0;
-  const band = useMemo(() => (opened > 0 ? core.band(id, time) : []), [id, time, opened]);
+  const band = useMemo(() => (shown > 0 ? core.band(id, time) : []), [id, time, shown]);
   const text = letteringOf(doc, id)?.text.replace(/\n/g, ' ') ?? '';
   const [from, to] = useMemo(
     () =>
-      opened > 0
+      shown > 0
         ? [core.value(id, 'startMargin', time), length - core.value(id, 'endMargin', time)]
         : [0, length],
-    [id, time, opened, length],
+    [id, time, shown, length],
   );
   const marks: [number, string][] = [
     [0, 'start'],

@@ -18,7 +18,7 @@ export function Overlay({ unit }: { unit: number }) {
   const [points, setPoints] = useState<SVGSVGElement | null>(null);
   const toScene = useMemo(() => sceneCoordinates(svg), []);
   const doc = useEditor((s) => s.doc);
-  const summary = useEditor((s) => s.summary);
+  const paths = useEditor((s) => s.summary?.paths);
   const selected = useEditor((s) => s.selected);
   const tab = useEditor((s) => s.tab);
   const overlays = useEditor((s) => s.overlays);
@@ -31,7 +31,7 @@ export function Overlay({ unit }: { unit: number }) {
   const line = useLine(path);
   const withPoints = path?.kind === 'drawn' || path?.kind === 'smooth' ? path : undefined;
   const marquee = useMarquee(withPoints, toScene);
-  if (!doc || !summary) return null;
+  if (!doc || !paths) return null;
 
   const choose = (x: number, y: number) => {
     const item = core.itemAt(x, y, useEditor.getState().time, 3 * unit) || null;
@@ -54,7 +54,7 @@ export function Overlay({ unit }: { unit: number }) {
     }
   };
 
-  const known = path && summary.paths[path.id];
+  const known = path && paths[path.id];
   const free = known && !path.locked && !path.hidden && !drawing && !pickStart;
   const seats = lettering && !lettering.locked && !drawing;
   const viewBox = `0 0 ${doc.width} ${doc.height}`;

@@ -14,9 +14,9 @@ interface SeatProps {
 /** The puck, the handle of the baseline shift, the two margin stops, and the seam's. */
 export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
   const time = useEditor((s) => s.time);
-  const opened = useEditor((s) => s.opened);
+  const shown = useEditor((s) => s.shown);
   const round = useEditor((s) => s.summary?.items[id]?.comesRound ?? false);
-  const spots = useMemo(() => (opened > 0 ? core.handles(id, time) : []), [id, time, opened]);
+  const spots = useMemo(() => (shown > 0 ? core.handles(id, time) : []), [id, time, shown]);
   if (spots.length < 15) return null;
 
   const puck = (e: React.PointerEvent) => {

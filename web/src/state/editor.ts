@@ -38,7 +38,7 @@ interface Editor {
   summary: Summary | null;
   /** Counts what the core has opened; whoever draws from the core follows it. */
   opened: number;
-  /** The same, and what it shows of an edit under way; only the stage follows that. */
+  /** The same, and what it shows of an edit under way; the stage and the chart follow that. */
   shown: number;
   /** An edit is under way: the document is as it was, the core shows more. */
   previewing: boolean;
@@ -180,13 +180,28 @@ let rest: ReturnType<typeof setTimeout> | undefined;
  * made when the pointer rests, when the drag ends and before anything else is done; each edit takes
  * the place of the one shown before it, so it says all that the drag has done since then.
  */
-export function preview(edit: Edit, merge: string): void {
+export function preview(edit: Edit, merge: string): boolean {
   const error = core.preview(edit);
-  if (error) return notify(error, 'error');
+  if (error) {
+    notify(error, 'error');
+    return false;
+  }
   pending = { edit, merge };
   set({ shown: get().shown + 1, previewing: true });
   clearTimeout(rest);
   rest = setTimeout(settle, 300);
+  return true;
+}
+
+/** The same of the keyframes of one value, which the chart shows as well. */
+export function previewKeys(edit: Edit & { item: string; channel: Channel }, merge: string): void {
+  if (!preview(edit, merge)) return;
+  const { summary } = get();
+  const known = summary?.items[edit.item];
+  if (!summary || !known) return;
+  const keys = core.keyframes(edit.item, edit.channel);
+  const item = { ...known, channels: { ...known.channels, [edit.channel]: keys } };
+  set({ summary: { ...summary, items: { ...summary.items, [edit.item]: item } } });
 }
 
 /** Makes the edit that is only shown so far. */

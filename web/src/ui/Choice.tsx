@@ -16,6 +16,8 @@ interface Props<T extends string> {
   onChange: (value: T) => void;
   /** Without its label in sight; it is still told to those who listen. */
   bare?: boolean;
+  /** The label over the choices, where beside it they would be cut. */
+  stacked?: boolean;
 }
 
 /** One of several, from a list. */
@@ -49,11 +51,15 @@ export function Choice<T extends string>({ label, value, options, onChange, bare
 }
 
 /** One of a few, side by side. */
-export function Segments<T extends string>({ label, value, options, onChange }: Props<T>) {
+export function Segments<T extends string>(props: Props<T>) {
+  const { label, value, options, onChange, stacked } = props;
+  const row = stacked ? 'flex-col gap-1 items-stretch' : 'items-center gap-2';
   return (
-    <div className="mb-1.5 flex items-center gap-2" role="radiogroup" aria-label={label}>
-      <span className="w-23 shrink-0 text-soft">{label}</span>
-      <div className="flex h-7 min-w-0 flex-1 rounded-md border border-rule bg-sheet p-0.5">
+    <div className={`mb-1.5 flex ${row}`} role="radiogroup" aria-label={label}>
+      <span className={stacked ? 'text-soft' : 'w-23 shrink-0 text-soft'}>{label}</span>
+      <div
+        className={`flex h-7 min-w-0 rounded-md border border-rule bg-sheet p-0.5 ${stacked ? '' : 'flex-1'}`}
+      >
         {options.map((o) => (
           <button
             key={o.value}

@@ -160,9 +160,7 @@ function Card({ label, onClick, children }: CardProps) {
       onClick={onClick}
     >
       <span className="flex h-8 items-center">{children}</span>
-      <span className="w-full truncate text-center text-[11px]" title={label}>
-        {label}
-      </span>
+      <span className="w-full text-center text-[11px] leading-[1.15] text-balance">{label}</span>
     </button>
   );
 }

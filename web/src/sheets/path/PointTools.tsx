@@ -108,6 +108,7 @@ function Chosen({ path, points, chosen }: ChosenProps) {
         <>
           <Segments
             label="Handles"
+            stacked
             value={kinds.size === 1 ? first.kind : 'mixed'}
             options={[
               { value: 'corner', label: 'Free', detail: 'A corner: handles move apart' },

@@ -243,6 +243,13 @@ public final class CoreBridge {
     }
   }
 
+  /** The keyframes of a value as they are shown, like those of the summary. */
+  @JSExport
+  public static String keyframes(String item, String channel) {
+    Mover m = prepared.scene().mover(item);
+    return Summary.keyframes(m.movable(Channel.of(channel))).toString();
+  }
+
   /** Chosen keyframes of a value as JSON, for the edit "pasteKeys". */
   @JSExport
   public static String copyKeys(String item, String channel, double[] indexes) {

@@ -19,6 +19,7 @@ import rovingglyph.proof.Proof;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.FreehandPath;
 import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Movable;
 import rovingglyph.scene.Mover;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.ShapeKind;
@@ -89,9 +90,7 @@ final class Summary {
                 moving.add(c.field());
               }
               if (m.keyed()) {
-                JsonArray keys = new JsonArray();
-                m.keyframes().forEach(k -> keys.add(keyframe(k)));
-                channels.add(c.field(), keys);
+                channels.add(c.field(), keyframes(m));
               }
             });
     JsonObject out = new JsonObject().add("channels", channels).add("moving", moving);
@@ -105,6 +104,12 @@ final class Summary {
       out.add("letters", seating.letters().stream().filter(l -> !l.isSpace()).count());
     }
     return out;
+  }
+
+  static JsonArray keyframes(Movable m) {
+    JsonArray keys = new JsonArray();
+    m.keyframes().forEach(k -> keys.add(keyframe(k)));
+    return keys;
   }
 
   private static JsonObject keyframe(Keyframe k) {

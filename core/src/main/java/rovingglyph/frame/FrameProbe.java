@@ -43,6 +43,8 @@ final class FrameProbe implements LandingSolver.Probe {
     private final double[] depths = new double[CELLS + 1];
     private final double[] distances;
     private final double[] reaches;
+    private final Track.Spot first;
+    private final Track.Spot last;
     private final boolean steady;
 
     Row(Seating seating, Affine turn) {
@@ -54,6 +56,8 @@ final class FrameProbe implements LandingSolver.Probe {
       for (int i = 0; i <= CELLS; i++) {
         depths[i] = depth(contour.at(Math.min(i * cell, contour.length())).point());
       }
+      first = track.at(0);
+      last = track.at(contour.length());
       int n = seating.letters().size();
       reaches = new double[n];
       distances = new double[n];
@@ -86,7 +90,10 @@ final class FrameProbe implements LandingSolver.Probe {
     /** Depth at a distance along the path, good to half a cell; NaN where nothing is shown. */
     private double depthAt(double raw) {
       if (track.past(raw)) {
-        return track.ends() == Seat.EndRule.CUT ? Double.NaN : depth(track.at(raw).point());
+        // Past an end it goes straight on.
+        Track.Spot end = raw < 0 ? first : last;
+        Point there = end.point().plus(end.tangent().times(raw < 0 ? raw : raw - track.length()));
+        return track.ends() == Seat.EndRule.CUT ? Double.NaN : depth(there);
       }
       return cell > 0 ? depths[(int) Math.round(track.told(raw) / cell)] : depths[0];
     }

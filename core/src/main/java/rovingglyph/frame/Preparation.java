@@ -7,7 +7,6 @@ import java.util.Map;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
-import rovingglyph.motion.Timeline;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cruise;
 import rovingglyph.scene.GuidePath;
@@ -15,7 +14,6 @@ import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
-import rovingglyph.scene.Stagger;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.seat.Seating;
 import rovingglyph.setting.Compositor;
@@ -90,21 +88,25 @@ public final class Preparation {
         .filter(m -> m.follow() != null)
         .map(m -> scene.item(m.follow().lettering()))
         .forEach(f -> lettering((Lettering) f));
-    SetText text = new Compositor(l).set(type, outlines);
+    PreparedLettering earlier = before == null ? null : before.letterings().get(l.id());
+    SetText text = new Compositor(l).set(type, outlines, earlier == null ? null : earlier.text());
     if (text == null) {
       return;
     }
     Lettering following = following(l);
     Seats seats = new Seats(l, paths.get(l.path()), text);
-    Lettering paced = paced(new PreparedLettering(following, text, seats, List.of()));
-    PreparedLettering raw = new PreparedLettering(paced, text, seats, List.of());
+    Lettering paced = paced(new PreparedLettering(following, text, seats, List.of(), null));
+    PreparedLettering raw = new PreparedLettering(paced, text, seats, List.of(), null);
     Movable offset = paced.movable(Channel.PATH_OFFSET);
     if (offset.keyframes().stream().noneMatch(k -> k.landing() != null)) {
       letterings.put(l.id(), raw);
       return;
     }
-    LandingSolver.Solved s = solver(raw).solve(offset);
-    letterings.put(l.id(), raw.solved(paced.with(Channel.PATH_OFFSET, s.movable()), s.unsolved()));
+    KnownLandings known = new KnownLandings(raw, area(), earlier == null ? null : earlier.known());
+    LandingSolver.Solved s = solver(raw, known).solve(offset);
+    PreparedLettering solved =
+        raw.solved(paced.with(Channel.PATH_OFFSET, s.movable()), s.unsolved());
+    letterings.put(l.id(), solved.with(known));
   }
 
   /** With what it follows put in. */
@@ -136,27 +138,18 @@ public final class Preparation {
     return l.with(Channel.PATH_OFFSET, offset.with(solved));
   }
 
-  private LandingSolver solver(PreparedLettering raw) {
-    Rect area = new Rect(0, 0, scene.width(), scene.height());
+  private Rect area() {
+    return new Rect(0, 0, scene.width(), scene.height());
+  }
+
+  private LandingSolver solver(PreparedLettering raw, KnownLandings known) {
+    Rect area = area();
     Seating first = raw.seating(raw.values(0));
     double length = first.track().length();
     double step = Math.max(2, Math.min(first.size() / 4, 40));
     double reach = length + first.extent() + 2.0 * (scene.width() + scene.height());
-    // Letters that lag land when the first of them does.
-    Movable offset = raw.lettering().movable(Channel.PATH_OFFSET);
-    Lettering together = raw.lettering().with(Channel.PATH_OFFSET, offset.with((Stagger) null));
-    PreparedLettering l = raw.solved(together, List.of());
     return new LandingSolver(
-        length,
-        step,
-        reach,
-        time -> {
-          FrameProbe probe = new FrameProbe(l, l.values(time), area);
-          // Cruise and sway stay on top: what lands is the whole.
-          double more = Timeline.value(offset, time) - Timeline.keyed(offset, time);
-          return o -> probe.read(o + more);
-        },
-        (time, near) -> centred(l, l.values(time), area, near));
+        length, step, reach, known, (time, near) -> centred(raw, raw.values(time), area, near));
   }
 
   /** The offset at which the middle of the text is nearest to the middle of the frame. */

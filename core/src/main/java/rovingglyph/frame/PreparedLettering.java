@@ -20,12 +20,17 @@ import rovingglyph.setting.SetText;
  *
  * @param lettering with its landings solved
  * @param unsolved indexes of path offset keyframes whose landing has no solution
+ * @param known the landings found, for the next state of the lettering; null where it has none
  */
 public record PreparedLettering(
-    Lettering lettering, SetText text, Seats seats, List<Integer> unsolved) {
+    Lettering lettering, SetText text, Seats seats, List<Integer> unsolved, KnownLandings known) {
 
   PreparedLettering solved(Lettering l, List<Integer> missing) {
-    return new PreparedLettering(l, text, seats, missing);
+    return new PreparedLettering(l, text, seats, missing, known);
+  }
+
+  PreparedLettering with(KnownLandings landings) {
+    return new PreparedLettering(lettering, text, seats, unsolved, landings);
   }
 
   public SeatValues values(double time) {

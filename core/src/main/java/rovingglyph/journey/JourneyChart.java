@@ -33,12 +33,14 @@ public final class JourneyChart {
       times.add(Math.max(0, k.time() - 1e-6));
     }
     PreparedLettering l = scene.letterings().get(item.id());
+    // On a path that stands still the rows differ by their values alone.
+    Seating still = l == null || l.seats().path().moves() ? null : l.seating(l.values(0));
     double[] out = new double[times.size() * STRIDE];
     int at = 0;
     for (double t : times) {
       out[at] = t;
       if (channel == Channel.PATH_OFFSET && l != null) {
-        Seating s = l.seating(l.values(t));
+        Seating s = still == null ? l.seating(l.values(t)) : still.with(l.values(t));
         out[at + 1] = s.anchor();
         out[at + 2] = s.tail();
         out[at + 3] = s.head();

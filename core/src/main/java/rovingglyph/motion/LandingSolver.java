@@ -2,6 +2,7 @@ package rovingglyph.motion;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.DoubleSupplier;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Movable;
@@ -27,6 +28,16 @@ public final class LandingSolver {
   /** The probe of a keyframe's time. */
   public interface InFrame {
     Probe at(double time);
+
+    /**
+     * The landing of a keyframe: as it is searched, or as it was found before.
+     *
+     * @param reference the offset it is measured from
+     * @param search gives NaN where there is none
+     */
+    default double landing(double time, int direction, double reference, DoubleSupplier search) {
+      return search.getAsDouble();
+    }
   }
 
   /** The offset at which a text is centred in the frame; of several the one nearest to another. */
@@ -109,8 +120,14 @@ public final class LandingSolver {
 
   private double out(List<Keyframe> keys, int i) {
     int direction = keys.get(i).landing().kind() == Landing.Kind.OUT_BEFORE ? -1 : 1;
-    Probe in = inFrame.at(keys.get(i).time());
-    double from = nearestIn(in, reference(keys, i, direction));
+    double time = keys.get(i).time();
+    double reference = reference(keys, i, direction);
+    return inFrame.landing(
+        time, direction, reference, () -> out(inFrame.at(time), direction, reference));
+  }
+
+  private double out(Probe in, int direction, double reference) {
+    double from = nearestIn(in, reference);
     if (Double.isNaN(from)) {
       return Double.NaN;
     }

@@ -49,6 +49,11 @@ final class LetterLooks {
             && row.alike();
   }
 
+  /** Whether no letter lags behind: then times at which the values are alike are alike. */
+  boolean timeless() {
+    return lagging.isEmpty();
+  }
+
   /** Length of the row in em. */
   double length() {
     if (alike) {

@@ -45,6 +45,15 @@ public final class SeatValues {
     return new SeatValues(time, changed, axes);
   }
 
+  /** Whether these are the values of another, but for the time and the path offset. */
+  boolean movedFrom(SeatValues other) {
+    boolean same = axes.equals(other.axes);
+    for (int i = 0; same && i < named.length; i++) {
+      same = named[i] == other.named[i] || i == Channel.PATH_OFFSET.index();
+    }
+    return same;
+  }
+
   public double get(Channel c) {
     return c.index() >= 0 ? named[c.index()] : axes.get(c);
   }

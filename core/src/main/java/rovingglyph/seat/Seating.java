@@ -38,6 +38,25 @@ public final class Seating {
    */
   public Seating(
       Track track, Lettering lettering, SetText text, SeatValues v, int phrase, double phase) {
+    this(
+        track,
+        lettering,
+        text,
+        v,
+        phrase,
+        phase,
+        Room.of(
+            track, lettering, text, v, phrase, row -> new LetterLooks(lettering, row, v).length()));
+  }
+
+  private Seating(
+      Track track,
+      Lettering lettering,
+      SetText text,
+      SeatValues v,
+      int phrase,
+      double phase,
+      Room room) {
     this.track = track;
     this.lettering = lettering;
     this.seat = lettering.seat();
@@ -45,15 +64,15 @@ public final class Seating {
     this.v = v;
     this.phrase = phrase;
     this.phase = phase;
-    this.room =
-        Room.of(
-            track, lettering, text, v, phrase, row -> new LetterLooks(lettering, row, v).length());
+    this.room = room;
     this.looks = new LetterLooks(lettering, room.row(), v);
   }
 
-  /** The same row with other values. */
+  /** The same row with other values; where it is merely moved along, it fills its room alike. */
   public Seating with(SeatValues other) {
-    return new Seating(track, lettering, text, other, phrase, phase);
+    return other.movedFrom(v) && (other.time() == v.time() || looks.timeless())
+        ? new Seating(track, lettering, text, other, phrase, phase, room)
+        : new Seating(track, lettering, text, other, phrase, phase);
   }
 
   public Track track() {

@@ -87,22 +87,32 @@ public final class Compositor {
    * The set text; null while a run is missing.
    *
    * @param outlines the scene's, to which those of the runs are added
+   * @param before what was set earlier, given back where nothing has changed; or null
    */
-  public SetText set(TypeSource type, List<Outline> outlines) {
-    Map<String, ShapedRun> runs = new HashMap<>();
-    Map<ShapedRun, Integer> bases = new java.util.IdentityHashMap<>();
-    for (RunRequest r : requests()) {
+  public SetText set(TypeSource type, List<Outline> outlines, SetText before) {
+    List<RunRequest> requests = requests();
+    List<ShapedRun> shaped = new ArrayList<>();
+    for (RunRequest r : requests) {
       ShapedRun run = type.run(r);
       if (run == null) {
         return null;
       }
-      runs.put(r.key(), run);
+      shaped.add(run);
+    }
+    SetText.Source source =
+        new SetText.Source(
+            lettering.text(), lettering.setting(), requests, shaped, outlines.size());
+    Map<String, ShapedRun> runs = new HashMap<>();
+    Map<ShapedRun, Integer> bases = new java.util.IdentityHashMap<>();
+    for (int i = 0; i < shaped.size(); i++) {
+      ShapedRun run = shaped.get(i);
+      runs.put(requests.get(i).key(), run);
       if (!bases.containsKey(run)) {
         bases.put(run, outlines.size());
         outlines.addAll(run.outlines());
       }
     }
-    return new Work(runs, bases).text();
+    return before != null && before.isOf(source) ? before : new Work(runs, bases).text(source);
   }
 
   /** One composition. */
@@ -120,14 +130,14 @@ public final class Compositor {
       return runs.get(request(text, at).key());
     }
 
-    SetText text() {
+    SetText text(SetText.Source source) {
       List<List<Letter>> phrases = new ArrayList<>();
       for (String p : phrases()) {
         List<List<LetterRule>> taken = rules.next(run(p, axes));
         phrases.add(letters(p, taken));
       }
       ShapedRun first = run(phrases().get(0), axes);
-      return new SetText(phrases, separator(first), first);
+      return new SetText(phrases, separator(first), first, source);
     }
 
     private List<Letter> separator(ShapedRun first) {

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import rovingglyph.scene.Reveal;
 import rovingglyph.scene.Stagger;
+import rovingglyph.scene.Typesetting;
+import rovingglyph.type.RunRequest;
 import rovingglyph.type.ShapedRun;
 
 /** The letters of all phrases of a lettering, once through. */
@@ -13,9 +15,22 @@ public final class SetText {
   /** More letters than this are not set in a row, however often they are to be repeated. */
   private static final int MOST_LETTERS = 20_000;
 
+  /**
+   * All that it is set from.
+   *
+   * @param base index of the first of its outlines among the scene's
+   */
+  record Source(
+      String text,
+      Typesetting setting,
+      List<RunRequest> requests,
+      List<ShapedRun> runs,
+      int base) {}
+
   private final List<List<Letter>> phrases;
   private final List<Letter> separator;
   private final ShapedRun first;
+  private final Source source;
   private final Map<String, Row> rows = new HashMap<>();
 
   /**
@@ -23,10 +38,24 @@ public final class SetText {
    * @param separator with the space on both its sides
    * @param first a run that tells ascent, x-height and direction
    */
-  SetText(List<List<Letter>> phrases, List<Letter> separator, ShapedRun first) {
+  SetText(List<List<Letter>> phrases, List<Letter> separator, ShapedRun first, Source source) {
     this.phrases = phrases;
     this.separator = separator;
     this.first = first;
+    this.source = source;
+  }
+
+  /** Whether it is what would be set from a source; runs are the same only as objects. */
+  boolean isOf(Source other) {
+    boolean same =
+        source.base == other.base
+            && source.text.equals(other.text)
+            && source.setting.equals(other.setting)
+            && source.requests.equals(other.requests);
+    for (int i = 0; same && i < source.runs.size(); i++) {
+      same = source.runs.get(i) == other.runs.get(i);
+    }
+    return same;
   }
 
   public double ascent() {

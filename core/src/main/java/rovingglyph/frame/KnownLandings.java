@@ -1,0 +1,79 @@
+package rovingglyph.frame;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.DoubleSupplier;
+import rovingglyph.geometry.Rect;
+import rovingglyph.motion.LandingSolver;
+import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.Stagger;
+
+/**
+ * Tells whether a lettering is in the frame, and remembers the landings found: an edit of one
+ * keyframe leaves most of them as they were.
+ */
+final class KnownLandings implements LandingSolver.InFrame {
+  private static final int MOST = 500;
+
+  private final Lettering without;
+  private final PreparedLettering together;
+  private final Rect area;
+  private final boolean steady;
+  private final Map<List<Double>, Double> found;
+  private final Map<Double, FrameProbe> probes = new HashMap<>();
+
+  /**
+   * @param raw before its landings are solved
+   * @param before what was known of an earlier state of the lettering, or null
+   */
+  KnownLandings(PreparedLettering raw, Rect area, KnownLandings before) {
+    Lettering l = raw.lettering();
+    Movable offset = l.movable(Channel.PATH_OFFSET);
+    this.without = l.with(Channel.PATH_OFFSET, offset.with(List.of()));
+    // Letters that lag land when the first of them does.
+    this.together = raw.solved(l.with(Channel.PATH_OFFSET, offset.with((Stagger) null)), List.of());
+    this.area = area;
+    // Then all times are alike.
+    this.steady =
+        offset.cruise() == null
+            && offset.sway() == null
+            && !raw.seats().path().moves()
+            && without.values().values().stream().noneMatch(Movable::moves);
+    boolean same =
+        before != null
+            && before.area.equals(area)
+            && before.together.seats().path() == raw.seats().path()
+            && before.together.text() == raw.text()
+            && before.without.equals(without);
+    this.found = same ? before.found : new HashMap<>();
+  }
+
+  @Override
+  public LandingSolver.Probe at(double time) {
+    FrameProbe probe =
+        probes.computeIfAbsent(
+            steady ? 0 : time, t -> new FrameProbe(together, together.values(t), area));
+    // Cruise and sway stay on top: what lands is the whole.
+    Movable offset = together.lettering().movable(Channel.PATH_OFFSET);
+    double more = Timeline.value(offset, time) - Timeline.keyed(offset, time);
+    return o -> probe.read(o + more);
+  }
+
+  @Override
+  public double landing(double time, int direction, double reference, DoubleSupplier search) {
+    List<Double> key = List.of(steady ? 0 : time, (double) direction, reference);
+    Double known = found.get(key);
+    if (known == null) {
+      if (found.size() > MOST) {
+        found.clear();
+      }
+      known = search.getAsDouble();
+      found.put(key, known);
+    }
+    return known;
+  }
+}

@@ -97,9 +97,9 @@ export function loopCheck(): LoopDifference[] {
   return JSON.parse(bridge.loopCheck()) as LoopDifference[];
 }
 
-/** The keyframes of a value as they are shown. */
-export function keyframes(item: string, channel: Channel): KeyframeInfo[] {
-  return JSON.parse(bridge.keyframes(item, channel)) as KeyframeInfo[];
+/** The keyframes of a value as they are shown; null for those that are as in the summary. */
+export function keyframes(item: string, channel: Channel): (KeyframeInfo | null)[] {
+  return JSON.parse(bridge.keyframes(item, channel)) as (KeyframeInfo | null)[];
 }
 
 /** Chosen keyframes, to be pasted by the edit pasteKeys. */

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import type { KeyframeInfo } from '../core/core';
 import type { Channel } from '../core/document';
@@ -19,7 +20,10 @@ interface ChipProps {
 }
 
 /** Names the easing of a segment; opens the list of easings. */
-export function Chip({ item, channel, index, a, b, from, to, scale }: ChipProps) {
+export const Chip = memo(function Chip(props: ChipProps) {
+  const { item, channel, index, a, b, from, to, scale } = props;
+  // A menu is much to draw in every frame of a drag.
+  const busy = useEditor((s) => s.previewing);
   const y = scale.y((a.time + b.time) / 2);
   const tight = scale.y(b.time) - scale.y(a.time) < 40;
   // Beside the segment, so that it never covers the line or its handles.
@@ -31,6 +35,7 @@ export function Chip({ item, channel, index, a, b, from, to, scale }: ChipProps)
     applyEdit({ op: 'ease', item, channel, index, easing });
     useEditor.setState({ keyframe: index, keys: [index] });
   };
+  const look = `rounded-full border border-teal/40 bg-wash px-2 whitespace-nowrap text-teal hover:border-teal ${tight ? 'py-0 text-[10px]' : 'py-0.5 text-[11px]'}`;
   return (
     <div
       className="absolute -translate-y-1/2"
@@ -44,29 +49,33 @@ export function Chip({ item, channel, index, a, b, from, to, scale }: ChipProps)
       }
       hidden={y > scale.height || y < 0}
     >
-      <Menu>
-        <MenuButton
-          className={`rounded-full border border-teal/40 bg-wash px-2 whitespace-nowrap text-teal hover:border-teal ${tight ? 'py-0 text-[10px]' : 'py-0.5 text-[11px]'}`}
-          title="Easing: click to choose"
-          data-testid={`chip-${index}`}
-        >
-          {easingLabel(a, b)}
-        </MenuButton>
-        <MenuItems anchor="bottom" className="menu [--anchor-gap:4px]">
-          {EASINGS.map((e) => (
-            <MenuItem key={e.value}>
-              <button
-                type="button"
-                className={`menu-item ${e.value === a.easing ? 'font-semibold text-teal' : ''}`}
-                onClick={() => ease(e.value === 'own' ? a.curve : e.value)}
-              >
-                {e.label}
-              </button>
-            </MenuItem>
-          ))}
-          <KeptEasings info={a} onChoose={ease} />
-        </MenuItems>
-      </Menu>
+      {busy ? (
+        <span className={look}>{easingLabel(a, b)}</span>
+      ) : (
+        <Menu>
+          <MenuButton
+            className={look}
+            title="Easing: click to choose"
+            data-testid={`chip-${index}`}
+          >
+            {easingLabel(a, b)}
+          </MenuButton>
+          <MenuItems anchor="bottom" className="menu [--anchor-gap:4px]">
+            {EASINGS.map((e) => (
+              <MenuItem key={e.value}>
+                <button
+                  type="button"
+                  className={`menu-item ${e.value === a.easing ? 'font-semibold text-teal' : ''}`}
+                  onClick={() => ease(e.value === 'own' ? a.curve : e.value)}
+                >
+                  {e.label}
+                </button>
+              </MenuItem>
+            ))}
+            <KeptEasings info={a} onChoose={ease} />
+          </MenuItems>
+        </Menu>
+      )}
     </div>
   );
-}
+});

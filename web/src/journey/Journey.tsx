@@ -1,5 +1,5 @@
 import { labelOf, unitOf } from '../core/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { Gauge, Pin, Table2, ZoomIn, ZoomOut } from 'lucide-react';
 import * as core from '../core/core';
 import type { Channel } from '../core/document';
@@ -11,7 +11,7 @@ import { Chart } from './Chart';
 import { KeyframePanel } from './KeyframePanel';
 import { KeyTable } from './KeyTable';
 import { Lane, LANE } from './Lane';
-import { scaleOf } from './scale';
+import { extent, scaleOf } from './scale';
 import { Unrolled } from './Unrolled';
 import { toggleLane, useView, zoomAt } from './view';
 
@@ -23,7 +23,6 @@ export function Journey() {
   const tick = useEditor((s) => s.shown);
   const wanted = useEditor((s) => s.charted);
   const lettering = letteringOf(doc, selected);
-  const picture = pictureOf(doc, selected);
   const all = channelsOf(doc, selected);
   const channel: Channel = all.includes(wanted) ? wanted : (all[0] ?? 'pathOffset');
   const { zoom, start, lanes: pinned, speed, table } = useView();
@@ -41,23 +40,20 @@ export function Journey() {
   }, [shown]);
 
   const item = summary?.items[selected ?? ''];
+  // Of a drag every frame counts; fewer samples do until it rests.
+  const count = useEditor((s) => (s.previewing ? 60 : 160));
   const samples = useMemo(
     () =>
-      item && selected && tick > 0 ? core.journey(selected, channel, 160) : new Float64Array(),
-    [item, selected, channel, tick],
+      item && selected && tick > 0 ? core.journey(selected, channel, count) : new Float64Array(),
+    [item, selected, channel, tick, count],
   );
   const along = lettering !== undefined && channel === 'pathOffset';
+  const length = along ? (item?.length ?? null) : null;
+  const width = room[0] - laneCount * LANE - (laneCount > 0 ? 8 : 0);
+  const [from, to] = useMemo(() => extent(samples, length), [samples, length]);
   const scale = useMemo(
-    () =>
-      scaleOf(
-        samples,
-        along ? (item?.length ?? null) : null,
-        room[0] - laneCount * LANE - (laneCount > 0 ? 8 : 0),
-        room[1],
-        doc?.length ?? 1,
-        { zoom, start },
-      ),
-    [samples, along, item, room, doc?.length, laneCount, zoom, start],
+    () => scaleOf([from, to], length, width, room[1], doc?.length ?? 1, { zoom, start }),
+    [from, to, length, width, room, doc?.length, zoom, start],
   );
 
   return (
@@ -65,34 +61,7 @@ export function Journey() {
       className="flex w-87 shrink-0 flex-col border-l border-rule bg-sheet pt-3"
       aria-label="Journey"
     >
-      <header className="mb-2 flex items-center gap-2 px-3.5">
-        <h1 className="font-head text-[17px] font-semibold">Journey</h1>
-        {item && (
-          <>
-            <span className="ml-auto flex max-w-36 min-w-0 items-center gap-1.5 rounded-full border border-rule px-2.5 py-1">
-              <span
-                className={`size-2 shrink-0 ${lettering ? 'rounded-full bg-teal' : 'rounded-[2px] bg-ochre'}`}
-              />
-              <span className="truncate">
-                {lettering?.text.trim() || picture?.name || 'No words yet'}
-              </span>
-            </span>
-            <div className="w-31 shrink-0">
-              <Choice
-                bare
-                label="Charted value"
-                value={channel}
-                options={all.map((c) => ({
-                  value: c,
-                  label: labelOf(c),
-                  detail: item.moving.includes(c) ? 'moves' : undefined,
-                }))}
-                onChange={(c) => useEditor.setState({ charted: c, keyframe: null, keys: [] })}
-              />
-            </div>
-          </>
-        )}
-      </header>
+      <Header channel={channel} known={item !== undefined} />
       {!item || !selected ? (
         <p className="mx-3.5 rounded-lg bg-paper p-3">
           Choose a lettering: its way along the path is drawn here, distance across and time down.
@@ -138,6 +107,45 @@ export function Journey() {
     </aside>
   );
 }
+
+/** Whose journey it is, and which of its values. */
+const Header = memo(function Header({ channel, known }: { channel: Channel; known: boolean }) {
+  const doc = useEditor((s) => s.doc);
+  const selected = useEditor((s) => s.selected);
+  const moving = useEditor((s) => s.summary?.items[s.selected ?? '']?.moving);
+  const lettering = letteringOf(doc, selected);
+  const picture = pictureOf(doc, selected);
+  return (
+    <header className="mb-2 flex items-center gap-2 px-3.5">
+      <h1 className="font-head text-[17px] font-semibold">Journey</h1>
+      {known && (
+        <>
+          <span className="ml-auto flex max-w-36 min-w-0 items-center gap-1.5 rounded-full border border-rule px-2.5 py-1">
+            <span
+              className={`size-2 shrink-0 ${lettering ? 'rounded-full bg-teal' : 'rounded-[2px] bg-ochre'}`}
+            />
+            <span className="truncate">
+              {lettering?.text.trim() || picture?.name || 'No words yet'}
+            </span>
+          </span>
+          <div className="w-31 shrink-0">
+            <Choice
+              bare
+              label="Charted value"
+              value={channel}
+              options={channelsOf(doc, selected).map((c) => ({
+                value: c,
+                label: labelOf(c),
+                detail: moving?.includes(c) ? 'moves' : undefined,
+              }))}
+              onChange={(c) => useEditor.setState({ charted: c, keyframe: null, keys: [] })}
+            />
+          </div>
+        </>
+      )}
+    </header>
+  );
+});
 
 /** Speed, lanes, the table, and how much of the time is in view. */
 function Tools({ channel, seconds }: { channel: Channel; seconds: number }) {

@@ -1,14 +1,22 @@
 import { describe, expect, it } from 'vitest';
-import { scaleOf } from './scale';
+import { extent, scaleOf } from './scale';
 import { easingLabel, landingLabel } from './words';
 import type { KeyframeInfo } from '../core/core';
 
 const samples = (...values: number[]) =>
   new Float64Array(values.flatMap((v, i) => [i, v, v - 10, v + 10]));
 
+const chart = (
+  n: Float64Array,
+  length: number | null,
+  width: number,
+  height: number,
+  seconds: number,
+) => scaleOf(extent(n, length), length, width, height, seconds);
+
 describe('scaleOf', () => {
   it('shows the whole path and the whole movement', () => {
-    const s = scaleOf(samples(-300, 0, 1400), 1000, 340, 500, 2);
+    const s = chart(samples(-300, 0, 1400), 1000, 340, 500, 2);
     expect(s.from).toBeLessThan(-300);
     expect(s.to).toBeGreaterThan(1400);
     expect(s.x(s.from)).toBeCloseTo(s.left);
@@ -16,16 +24,16 @@ describe('scaleOf', () => {
   });
 
   it('turns pixels back into values and times', () => {
-    const s = scaleOf(samples(0, 50), null, 340, 500, 6);
+    const s = chart(samples(0, 50), null, 340, 500, 6);
     for (const v of [0, 12.5, 50]) expect(s.value(s.x(v))).toBeCloseTo(v, 9);
     for (const t of [0, 2.4, 6]) expect(s.time(s.y(t))).toBeCloseTo(t, 9);
   });
 
   it('has room where nothing moves or nothing is known', () => {
     for (const s of [
-      scaleOf(samples(7, 7), null, 340, 500, 6),
-      scaleOf(new Float64Array(), null, 340, 500, 6),
-      scaleOf(samples(0, 0), 0, 0, 0, 1),
+      chart(samples(7, 7), null, 340, 500, 6),
+      chart(new Float64Array(), null, 340, 500, 6),
+      chart(samples(0, 0), 0, 0, 0, 1),
     ]) {
       expect(s.to).toBeGreaterThan(s.from);
       expect(Number.isFinite(s.x(3))).toBe(true);

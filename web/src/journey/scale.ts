@@ -23,23 +23,27 @@ const RIGHT = 14;
 const TOP = 8;
 const BOTTOM = 14;
 
-/** A chart in which the whole movement, and of a path all of it, can be seen. */
-export function scaleOf(
-  samples: Float64Array,
-  length: number | null,
-  width: number,
-  height: number,
-  seconds: number,
-  view: { zoom: number; start: number } = { zoom: 1, start: 0 },
-): Scale {
+/** The least and greatest value that the chart is to hold: the whole movement, and all of a path. */
+export function extent(samples: Float64Array, length: number | null): [number, number] {
   let low = length === null ? Infinity : 0;
   let high = length ?? -Infinity;
   for (let i = 0; i < samples.length; i += 4) {
     low = Math.min(low, samples[i + 1]!);
     high = Math.max(high, samples[i + 1]!);
   }
-  if (!(high > low))
-    [low, high] = [Number.isFinite(low) ? low - 50 : 0, Number.isFinite(high) ? high + 50 : 100];
+  if (high > low) return [low, high];
+  return [Number.isFinite(low) ? low - 50 : 0, Number.isFinite(high) ? high + 50 : 100];
+}
+
+/** A chart of these values, of a path with less room beside them. */
+export function scaleOf(
+  [low, high]: [number, number],
+  length: number | null,
+  width: number,
+  height: number,
+  seconds: number,
+  view: { zoom: number; start: number } = { zoom: 1, start: 0 },
+): Scale {
   const pad = (high - low) * (length === null ? 0.12 : 0.08);
   const [from, to] = [low - pad, high + pad];
   const [left, right] = [LEFT, width - RIGHT];

@@ -21,10 +21,14 @@ export function drag(
     if (waiting) onMove(...toScene(waiting), waiting);
     waiting = null;
   };
-  // Several pointer events a frame would each prepare the scene; the last one counts.
+  // The first of a frame is answered at once; of those that follow in it only the last one counts.
   const move = (m: PointerEvent) => {
-    waiting = m;
-    handle ||= requestAnimationFrame(flush);
+    if (handle) {
+      waiting = m;
+      return;
+    }
+    handle = requestAnimationFrame(flush);
+    onMove(...toScene(m), m);
   };
   const up = () => {
     window.removeEventListener('pointermove', move);

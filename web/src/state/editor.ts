@@ -127,6 +127,7 @@ async function openInCore(doc: SceneDoc): Promise<void> {
 
 function showOpened(summary: Summary): void {
   const { opened, shown } = get();
+  standing = summary;
   set({ summary, opened: opened + 1, shown: shown + 1, previewing: false });
 }
 
@@ -173,6 +174,8 @@ let held = false;
 
 /** The edit of a drag that the core shows and the document does not have yet. */
 let pending: { edit: Edit; merge: string } | null = null;
+/** The summary of the document, without what is shown of a drag. */
+let standing: Summary | null = null;
 let rest: ReturnType<typeof setTimeout> | undefined;
 
 /**
@@ -199,7 +202,9 @@ export function previewKeys(edit: Edit & { item: string; channel: Channel }, mer
   const { summary } = get();
   const known = summary?.items[edit.item];
   if (!summary || !known) return;
-  const keys = core.keyframes(edit.item, edit.channel);
+  // Those that are as they were stay the same objects: what shows them is not drawn again.
+  const kept = standing?.items[edit.item]?.channels[edit.channel] ?? [];
+  const keys = core.keyframes(edit.item, edit.channel).map((k, i) => k ?? kept[i]!);
   const item = { ...known, channels: { ...known.channels, [edit.channel]: keys } };
   set({ summary: { ...summary, items: { ...summary.items, [edit.item]: item } } });
 }

@@ -1,7 +1,15 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import * as core from '../core/core';
 import { EMPTY_RUN, scene } from '../testing';
-import { applyEdit, endGesture, showScene, undo, useEditor } from './editor';
+import {
+  applyEdit,
+  beginGesture,
+  endGesture,
+  previewKeys,
+  showScene,
+  undo,
+  useEditor,
+} from './editor';
 import { useNotices } from './notices';
 
 const state = () => useEditor.getState();
@@ -49,6 +57,44 @@ describe('several keyframes', () => {
     expect(times()).toEqual([0, 1, 2, 3, 4]);
     // Onward: the copy goes on from the value that is there.
     expect(keys()[4]!.value - keys()[3]!.value).toBe(100);
+  });
+});
+
+describe('a keyframe being dragged', () => {
+  it('is on the chart at once and in the document when the drag ends', () => {
+    const [before, steps, others] = [state().doc, state().past.length, keys()];
+    beginGesture();
+    previewKeys({ op: 'move', ...at, index: 1, time: 1.2, value: 150 }, 'ring');
+    previewKeys({ op: 'move', ...at, index: 1, time: 1.4, value: 180 }, 'ring');
+    expect(times()).toEqual([0, 1.4, 2]);
+    expect(core.value('l', 'pathOffset', 1.4)).toBe(180);
+    expect(state().doc).toBe(before);
+    // The others are the very same: the chart draws only the one anew.
+    expect(keys()[0]).toBe(others[0]);
+    expect(keys()[2]).toBe(others[2]);
+    endGesture();
+    expect(times()).toEqual([0, 1.4, 2]);
+    expect(state().past).toHaveLength(steps + 1);
+    undo();
+    expect(times()).toEqual([0, 1, 2]);
+  });
+
+  it('goes past its neighbour', () => {
+    beginGesture();
+    previewKeys({ op: 'move', ...at, index: 1, time: 2.6 }, 'ring');
+    expect(times()).toEqual([0, 2, 2.6]);
+    expect(keys().map((k) => k.value)).toEqual([0, 400, 100]);
+    previewKeys({ op: 'move', ...at, index: 1, time: 0.4 }, 'ring');
+    expect(keys().map((k) => k.value)).toEqual([0, 100, 400]);
+    endGesture();
+  });
+
+  it('gives its segment another easing', () => {
+    beginGesture();
+    previewKeys({ op: 'ease', ...at, index: 0, easing: [0.2, 0, 0.3, 1] }, 'bend');
+    expect(keys()[0]).toMatchObject({ easing: 'own', curve: [0.2, 0, 0.3, 1] });
+    endGesture();
+    expect(keys()[0]).toMatchObject({ easing: 'own', curve: [0.2, 0, 0.3, 1] });
   });
 });
 

@@ -1,6 +1,6 @@
 import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
 import { Check, ChevronDown } from 'lucide-react';
-import type { CSSProperties } from 'react';
+import { memo, useCallback, useEffect, useRef, type CSSProperties } from 'react';
 
 interface Option<T extends string> {
   value: T;
@@ -20,8 +20,32 @@ interface Props<T extends string> {
   stacked?: boolean;
 }
 
-/** One of several, from a list. */
-export function Choice<T extends string>({ label, value, options, onChange, bare }: Props<T>) {
+/** One of several, from a list. Drawn again only when it looks otherwise: a list is costly. */
+export function Choice<T extends string>(props: Props<T>) {
+  const latest = useRef(props.onChange);
+  useEffect(() => {
+    latest.current = props.onChange;
+  });
+  const change = useCallback((value: string) => latest.current(value as T), []);
+  return <List {...props} onChange={change} />;
+}
+
+const sameOptions = (a: Option<string>[], b: Option<string>[]) =>
+  a === b ||
+  (a.length === b.length &&
+    a.every((o, i) => {
+      const p = b[i]!;
+      return (
+        o.value === p.value && o.label === p.label && o.detail === p.detail && o.style === p.style
+      );
+    }));
+
+const List = memo(ListView, (a, b) => {
+  const same = a.label === b.label && a.value === b.value && a.bare === b.bare;
+  return same && sameOptions(a.options, b.options);
+});
+
+function ListView({ label, value, options, onChange, bare }: Props<string>) {
   const chosen = options.find((o) => o.value === value);
   return (
     <div className={bare ? '' : 'mb-1.5 flex items-center gap-2'}>

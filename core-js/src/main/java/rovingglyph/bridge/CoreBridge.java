@@ -243,11 +243,13 @@ public final class CoreBridge {
     }
   }
 
-  /** The keyframes of a value as they are shown, like those of the summary. */
+  /** The keyframes of a value as they are shown; null for those that are as in the summary. */
   @JSExport
   public static String keyframes(String item, String channel) {
-    Mover m = prepared.scene().mover(item);
-    return Summary.keyframes(m.movable(Channel.of(channel))).toString();
+    Channel c = Channel.of(channel);
+    List<Keyframe> before = standing.scene().mover(item).movable(c).keyframes();
+    List<Keyframe> now = prepared.scene().mover(item).movable(c).keyframes();
+    return Summary.keyframes(now, before).toString();
   }
 
   /** Chosen keyframes of a value as JSON, for the edit "pasteKeys". */

@@ -1,5 +1,6 @@
 package rovingglyph.bridge;
 
+import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import java.util.List;
@@ -19,7 +20,6 @@ import rovingglyph.proof.Proof;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.FreehandPath;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Mover;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.ShapeKind;
@@ -90,7 +90,7 @@ final class Summary {
                 moving.add(c.field());
               }
               if (m.keyed()) {
-                channels.add(c.field(), keyframes(m));
+                channels.add(c.field(), keyframes(m.keyframes(), List.of()));
               }
             });
     JsonObject out = new JsonObject().add("channels", channels).add("moving", moving);
@@ -106,10 +106,16 @@ final class Summary {
     return out;
   }
 
-  static JsonArray keyframes(Movable m) {
-    JsonArray keys = new JsonArray();
-    m.keyframes().forEach(k -> keys.add(keyframe(k)));
-    return keys;
+  /**
+   * @param before what is already known; keyframes that are equal there are null
+   */
+  static JsonArray keyframes(List<Keyframe> keyframes, List<Keyframe> before) {
+    JsonArray out = new JsonArray();
+    for (int i = 0; i < keyframes.size(); i++) {
+      boolean known = i < before.size() && keyframes.get(i).equals(before.get(i));
+      out.add(known ? Json.NULL : keyframe(keyframes.get(i)));
+    }
+    return out;
   }
 
   private static JsonObject keyframe(Keyframe k) {

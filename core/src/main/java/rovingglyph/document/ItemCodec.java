@@ -1,6 +1,5 @@
 package rovingglyph.document;
 
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import rovingglyph.geometry.SvgPath;
@@ -20,7 +19,7 @@ final class ItemCodec {
         f.id("id"),
         f.text("name", 200, "Picture"),
         f.list("parts", 500, ItemCodec::part),
-        Collections.unmodifiableMap(values),
+        values,
         f.flag("hidden", false),
         f.flag("locked", false),
         f.rest());

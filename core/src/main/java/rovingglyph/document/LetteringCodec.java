@@ -1,6 +1,5 @@
 package rovingglyph.document;
 
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -45,7 +44,7 @@ final class LetteringCodec {
         f.id("path"),
         seat(seat),
         ShowingCodec.read(f),
-        Collections.unmodifiableMap(values),
+        values,
         f.flag("hidden", false),
         f.flag("locked", false),
         f.rest());

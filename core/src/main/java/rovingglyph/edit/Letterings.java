@@ -2,7 +2,6 @@ package rovingglyph.edit;
 
 import com.eclipsesource.json.JsonObject;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -68,7 +67,7 @@ final class Letterings {
     Lettering.SEAT.forEach(c -> out.put(c, new Movable(Lettering.start(c))));
     Lettering.OWN.forEach(c -> out.put(c, new Movable(Lettering.start(c))));
     out.put(Channel.SIZE, new Movable(size));
-    return Collections.unmodifiableMap(out);
+    return out;
   }
 
   /** The lettering {@code item} on the path {@code on}; offsets keep their share of the length. */

@@ -59,7 +59,8 @@ public final class Preparation {
   private PreparedScene run() {
     for (GuidePath p : scene.paths()) {
       PreparedPath known = before == null ? null : before.paths().get(p.id());
-      paths.put(p.id(), known != null && known.path().equals(p) ? known : new PreparedPath(p));
+      boolean same = known != null && (known.path() == p || known.path().equals(p));
+      paths.put(p.id(), same ? known : new PreparedPath(p));
     }
     scene.letterings().forEach(this::lettering);
     Map<String, PreparedLettering> inOrder = new LinkedHashMap<>();

@@ -1,16 +1,18 @@
 package rovingglyph.scene;
 
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
-/** The values of a mover by channel; copies share what they can and are never changed. */
+/**
+ * The values of a mover by channel. The maps are never changed once they are made; they are not
+ * wrapped, for where this runs in a browser a wrapper looks each value up among all.
+ */
 public final class Values {
   private Values() {}
 
   public static Map<Channel, Movable> with(Map<Channel, Movable> values, Channel c, Movable m) {
     Map<Channel, Movable> out = new LinkedHashMap<>(values);
     out.put(c, m);
-    return Collections.unmodifiableMap(out);
+    return out;
   }
 }

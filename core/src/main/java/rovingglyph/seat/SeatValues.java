@@ -5,6 +5,7 @@ import java.util.Map;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Movable;
 
 /** The moving values of a lettering at one time, in the units of their channels. */
 public final class SeatValues {
@@ -21,21 +22,28 @@ public final class SeatValues {
   public static SeatValues at(Lettering l, double time) {
     double[] named = new double[Channel.count()];
     Map<Channel, Double> axes = new HashMap<>();
-    for (Channel c : l.values().keySet()) {
-      if (c.index() >= 0) {
-        named[c.index()] = value(l, c, time);
-      } else {
-        axes.put(c, value(l, c, time));
-      }
-    }
+    l.values()
+        .forEach(
+            (c, m) -> {
+              double value = value(l, c, m, time);
+              if (c.index() >= 0) {
+                named[c.index()] = value;
+              } else {
+                axes.put(c, value);
+              }
+            });
     return new SeatValues(time, named, axes);
   }
 
   /** Values that an easing carries beyond a channel's range are brought back to its ends. */
   public static double value(Lettering l, Channel c, double time) {
+    return value(l, c, l.movable(c), time);
+  }
+
+  private static double value(Lettering l, Channel c, Movable m, double time) {
     return c.kind() == Channel.Kind.COLOUR
-        ? Timeline.colour(l.movable(c), time, l.setting().mix())
-        : c.clamp(Timeline.value(l.movable(c), time));
+        ? Timeline.colour(m, time, l.setting().mix())
+        : c.clamp(Timeline.value(m, time));
   }
 
   /** With another value of a channel that is no axis. */

@@ -279,6 +279,7 @@ export const {
   charted,
   band,
   speed,
+  endSpeeds,
   itemAt,
   outside,
   onFrame,

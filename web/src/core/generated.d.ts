@@ -21,6 +21,7 @@ declare module '*/generated/core.js' {
   export function itemAt(x: number, y: number, time: number, reach: number): string;
   export function outside(lettering: string, from: number, to: number): Float64Array;
   export function keyframes(item: string, channel: string): string;
+  export function endSpeeds(item: string, channel: string, index: number): Float64Array;
   export function copyKeys(item: string, channel: string, indexes: Float64Array): string;
   export function loopCheck(): string;
   export function blurred(time: number, shutter: number): Float64Array;

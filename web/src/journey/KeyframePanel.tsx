@@ -154,6 +154,7 @@ function One({ item, channel, along, info, index, count }: OneProps) {
         />
       )}
       <EasingNumbers info={info} onChange={(easing) => edit('ease', { easing })} />
+      {channel !== 'fill' && <Speeds item={item} channel={channel} index={index} />}
       {cues.length > 0 && (
         <Choice
           label="At the cue"
@@ -184,6 +185,31 @@ function One({ item, channel, along, info, index, count }: OneProps) {
           Hold
         </button>
       </NumberField>
+    </>
+  );
+}
+
+/** How fast the value arrives here and leaves again, where a curve says it. */
+function Speeds({ item, channel, index }: { item: string; channel: Channel; index: number }) {
+  useEditor((s) => s.summary);
+  const arriving = core.endSpeeds(item, channel, index - 1)[1];
+  const leaving = core.endSpeeds(item, channel, index)[0];
+  const field = (label: string, value: number | undefined, from: number, arrives: boolean) =>
+    value !== undefined && (
+      <NumberField
+        label={label}
+        unit={`${unitOf(channel)}/s`}
+        decimals={1}
+        value={value}
+        onChange={(v) =>
+          applyEdit({ op: 'speed', item, channel, index: from, arriving: arrives, value: v }, label)
+        }
+      />
+    );
+  return (
+    <>
+      {field('Arrives at', arriving, index - 1, true)}
+      {field('Leaves at', leaving, index, false)}
     </>
   );
 }

@@ -2,7 +2,8 @@ import { useMemo } from 'react';
 import { X } from 'lucide-react';
 import * as core from '../core/core';
 import type { Channel } from '../core/document';
-import { useEditor } from '../state/editor';
+import { applyEdit, previewKeys, useEditor } from '../state/editor';
+import { drag } from '../stage/drag';
 import { shown } from '../ui/arithmetic';
 import type { Scale } from './scale';
 import { toggleLane, useView } from './view';
@@ -66,7 +67,7 @@ export function Lane({ item, channel, charted, scale }: LaneProps) {
         width={LANE}
         height={Math.max(0, scale.height)}
         className="block"
-        role="img"
+        role="group"
         aria-label={name}
       >
         <rect
@@ -91,10 +92,77 @@ export function Lane({ item, channel, charted, scale }: LaneProps) {
         {y >= 0 && y <= scale.height && (
           <path d={`M2 ${y}H${LANE - 2}`} className="stroke-vermilion" />
         )}
+        {speed && (
+          <SpeedHandles item={item} channel={charted} least={least} span={span} scale={scale} />
+        )}
         <text x={4} y={scale.height - 2} className="fill-soft text-[9px]">
           {shown(least, 0)}…{shown(greatest, 0)}
         </text>
       </svg>
     </div>
+  );
+}
+
+interface SpeedProps {
+  item: string;
+  channel: Channel;
+  least: number;
+  span: number;
+  scale: Scale;
+}
+
+/** How fast the value leaves the chosen keyframe and arrives at the next: drag across to set it. */
+function SpeedHandles({ item, channel, least, span, scale }: SpeedProps) {
+  const index = useEditor((s) => s.keyframe) ?? -1;
+  const keys = useEditor((s) => s.summary?.items[item]?.channels[channel]);
+  const [a, b] = [keys?.[index], keys?.[index + 1]];
+  if (!a || !b || channel === 'fill') return null;
+  const set = (arriving: boolean, value: number) => {
+    return { op: 'speed', item, channel, index, arriving, value };
+  };
+  const pull = (arriving: boolean, value: number) => (e: React.PointerEvent) => {
+    const start = e.clientX;
+    const perPixel = span / (LANE - 12);
+    drag(
+      e,
+      (m) => [m.clientX, m.clientY],
+      (px) => previewKeys(set(arriving, value + (px - start) * perPixel), 'speed'),
+    );
+  };
+  const press = (arriving: boolean, value: number) => (e: React.KeyboardEvent) => {
+    const way = { ArrowLeft: -1, ArrowRight: 1 }[e.key];
+    if (!way) return;
+    e.preventDefault();
+    e.stopPropagation();
+    applyEdit(set(arriving, value + (way * span) / (e.shiftKey ? 10 : 50)), 'speed-key');
+  };
+  return (
+    <g>
+      {[...core.endSpeeds(item, channel, index)].map((value, i) => {
+        const arriving = i === 1;
+        const across = Math.min(Math.max((value - least) / span, 0), 1);
+        const word = arriving ? 'Arrives at' : 'Leaves at';
+        const label = `${word} ${shown(value, 0)} ${core.unitOf(channel)}/s`;
+        return (
+          <g
+            key={i}
+            className="cursor-ew-resize [&:focus-visible>circle]:stroke-ink"
+            transform={`translate(${6 + across * (LANE - 12)} ${scale.y((arriving ? b : a).time)})`}
+            onPointerDown={pull(arriving, value)}
+            onKeyDown={press(arriving, value)}
+            tabIndex={0}
+            role="slider"
+            aria-label={`${word}, speed`}
+            aria-valuenow={value}
+            aria-valuetext={label}
+            data-testid={`speed-${arriving ? 'arriving' : 'leaving'}`}
+          >
+            <title>{`${label}: drag across, or use the arrow keys`}</title>
+            <circle r={9} fill="transparent" />
+            <circle r={4} className="fill-sheet stroke-ochre" strokeWidth={2} />
+          </g>
+        );
+      })}
+    </g>
   );
 }

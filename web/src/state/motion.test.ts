@@ -60,6 +60,25 @@ describe('several keyframes', () => {
   });
 });
 
+describe('the speed at the ends of a segment', () => {
+  it('is set while the other end keeps its own', () => {
+    expect([...core.endSpeeds('l', 'pathOffset', 1)]).toEqual([300, 300]);
+    applyEdit({ op: 'speed', ...at, index: 1, arriving: false, value: 40 });
+    const [leaving, arriving] = core.endSpeeds('l', 'pathOffset', 1);
+    expect(leaving).toBeCloseTo(40, 4);
+    expect(arriving).toBeCloseTo(300, 4);
+    expect(keys()[1]?.easing).toBe('own');
+  });
+
+  it('is told to be none where nothing is on the way', () => {
+    expect([...core.endSpeeds('l', 'pathOffset', 2)]).toEqual([]);
+    applyEdit({ op: 'ease', ...at, index: 0, easing: 'hold' });
+    expect([...core.endSpeeds('l', 'pathOffset', 0)]).toEqual([]);
+    applyEdit({ op: 'speed', ...at, index: 0, value: 40 });
+    expect(useNotices.getState().notices.at(-1)?.text).toMatch(/has a speed to set/);
+  });
+});
+
 describe('a keyframe being dragged', () => {
   it('is on the chart at once and in the document when the drag ends', () => {
     const [before, steps, others] = [state().doc, state().past.length, keys()];

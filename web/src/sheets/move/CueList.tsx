@@ -1,10 +1,11 @@
 import { useRef } from 'react';
-import { FileInput, Plus, Trash2 } from 'lucide-react';
+import { FileInput as FileIcon, Plus, Trash2 } from 'lucide-react';
 import type { Cue } from '../../core/document';
 import { applyEdit, setTime, useEditor } from '../../state/editor';
 import { newId } from '../../state/making';
 import { IconButton } from '../../ui/IconButton';
 import { NumberField } from '../../ui/NumberField';
+import { FileInput } from '../../ui/FileInput';
 
 const NONE: Cue[] = [];
 
@@ -64,20 +65,14 @@ export function CueList() {
           title="Take in the times of a WebVTT or SRT file"
           onClick={() => input.current?.click()}
         >
-          <FileInput className="size-4" /> From file
+          <FileIcon className="size-4" /> From file
         </button>
       </div>
-      <input
-        ref={input}
-        type="file"
+      <FileInput
+        input={input}
         accept=".vtt,.srt,text/vtt"
-        className="hidden"
-        data-testid="cue-file"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = '';
-          if (file) void take(file);
-        }}
+        testId="cue-file"
+        onFile={(file) => void take(file)}
       />
     </>
   );

@@ -1,5 +1,5 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
-import { FileInput, PenLine, Plus, Spline, Waypoints, X } from 'lucide-react';
+import { FileInput as FileIcon, PenLine, Plus, Spline, Waypoints, X } from 'lucide-react';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState, type ReactNode } from 'react';
 import { api } from '../../api/client';
@@ -8,6 +8,7 @@ import { useEditor } from '../../state/editor';
 import { addPath, startDrawing } from '../../state/paths';
 import { READY_CURVES } from './readyCurves';
 import { SvgDialog, type Source } from './SvgDialog';
+import { FileInput } from '../../ui/FileInput';
 
 /** Every way to a new path. */
 export function PathGallery() {
@@ -33,17 +34,11 @@ export function PathGallery() {
           )}
         </PopoverPanel>
       </Popover>
-      <input
-        ref={input}
-        type="file"
+      <FileInput
+        input={input}
         accept=".svg,image/svg+xml"
-        className="hidden"
-        data-testid="svg-file"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = '';
-          if (file) setSource({ kind: 'file', file });
-        }}
+        testId="svg-file"
+        onFile={(file) => setSource({ kind: 'file', file })}
       />
       {source && <SvgDialog source={source} onClose={() => setSource(null)} />}
     </>
@@ -75,7 +70,7 @@ function Panel({ onDone, onFile, onData }: PanelProps) {
           <PenLine className={icon} strokeWidth={1.5} />
         </Card>
         <Card label="From SVG" onClick={then(onFile)}>
-          <FileInput className={icon} strokeWidth={1.5} />
+          <FileIcon className={icon} strokeWidth={1.5} />
         </Card>
       </Group>
       <Group title="Shapes by numbers">

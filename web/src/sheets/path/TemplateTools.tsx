@@ -4,6 +4,7 @@ import { useEditor } from '../../state/editor';
 import { addTemplate, changeTemplate, removeTemplate } from '../../state/paths';
 import { IconButton } from '../../ui/IconButton';
 import { NumberField } from '../../ui/NumberField';
+import { FileInput } from '../../ui/FileInput';
 
 /** Pictures to trace over: on the stage only, never exported. */
 export function TemplateTools() {
@@ -53,17 +54,11 @@ export function TemplateTools() {
       <p className="mt-1.5 text-[12px] text-soft">
         PNG, JPEG or SVG. Dimmed, out of the way of the pointer, never exported.
       </p>
-      <input
-        ref={input}
-        type="file"
+      <FileInput
+        input={input}
         accept=".png,.jpg,.jpeg,.svg,image/png,image/jpeg,image/svg+xml"
-        className="hidden"
-        data-testid="template-file"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = '';
-          if (file) void addTemplate(file);
-        }}
+        testId="template-file"
+        onFile={(file) => void addTemplate(file)}
       />
     </>
   );

@@ -8,6 +8,7 @@ import { changeLettering, reopen, useEditor } from '../../state/editor';
 import { useFaces } from '../../state/faces';
 import { notify } from '../../state/notices';
 import { IconButton } from '../../ui/IconButton';
+import { FileInput } from '../../ui/FileInput';
 
 const LARGEST = 30_000_000;
 
@@ -97,17 +98,11 @@ export function FacePicker({ lettering }: { lettering: Lettering }) {
           )}
         </PopoverPanel>
       </Popover>
-      <input
-        ref={input}
-        type="file"
+      <FileInput
+        input={input}
         accept=".ttf,.otf,.woff,.woff2,font/*"
-        className="hidden"
-        data-testid="font-file"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = '';
-          if (file) void upload(file);
-        }}
+        testId="font-file"
+        onFile={(file) => void upload(file)}
       />
       {missing && (
         <p role="alert" className="mb-2 text-[12px] text-ochre">

@@ -327,6 +327,12 @@ public final class CoreBridge {
     return JourneyChart.speed(prepared, i, Channel.of(channel), time);
   }
 
+  /** See {@link Summary#endSpeeds}. */
+  @JSExport
+  public static double[] endSpeeds(String item, String channel, int index) {
+    return Summary.endSpeeds(prepared.scene().mover(item).movable(Channel.of(channel)), index);
+  }
+
   /** See {@link JourneyChart#outside}; empty while not yet shaped. */
   @JSExport
   public static double[] outside(String lettering, double from, double to) {

@@ -12,6 +12,7 @@ import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.journey.Poses;
+import rovingglyph.motion.SegmentSpeed;
 import rovingglyph.paths.ArcByChord;
 import rovingglyph.paths.FreehandCurve;
 import rovingglyph.paths.KnotsOf;
@@ -20,6 +21,7 @@ import rovingglyph.proof.Proof;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.FreehandPath;
 import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Movable;
 import rovingglyph.scene.Mover;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.ShapeKind;
@@ -116,6 +118,19 @@ final class Summary {
       out.add(known ? Json.NULL : keyframe(keyframes.get(i)));
     }
     return out;
+  }
+
+  /**
+   * Units per second with which a value leaves a keyframe and arrives at the next; empty where
+   * there is none to set.
+   */
+  static double[] endSpeeds(Movable m, int index) {
+    List<Keyframe> keys = m == null ? List.of() : m.keyframes();
+    if (index < 0 || index + 1 >= keys.size()) {
+      return new double[0];
+    }
+    SegmentSpeed s = new SegmentSpeed(keys.get(index), keys.get(index + 1));
+    return s.settable() ? new double[] {s.leaving(), s.arriving()} : new double[0];
   }
 
   private static JsonObject keyframe(Keyframe k) {

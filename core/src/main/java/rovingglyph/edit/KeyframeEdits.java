@@ -3,6 +3,7 @@ package rovingglyph.edit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import rovingglyph.motion.SegmentSpeed;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Easing;
@@ -92,6 +93,25 @@ public final class KeyframeEdits {
     Keyframe k = keys.get(index);
     keys.set(index, k.with(easing));
     return sorted(m, keys);
+  }
+
+  /**
+   * Sets how fast the value leaves a keyframe, or arrives from it at the next one.
+   *
+   * @param perSecond in units of the channel
+   */
+  public Movable speed(Movable m, int index, boolean arriving, double perSecond) {
+    List<Keyframe> keys = m.keyframes();
+    SegmentSpeed s = index + 1 < keys.size() ? segment(m, index) : null;
+    if (s == null || !s.settable()) {
+      throw new IllegalArgumentException(
+          "Only a curve between two values has a speed to set; choose another easing first");
+    }
+    return ease(m, index, arriving ? s.arrivingAt(perSecond) : s.leavingAt(perSecond));
+  }
+
+  private static SegmentSpeed segment(Movable m, int index) {
+    return new SegmentSpeed(m.keyframes().get(index), m.keyframes().get(index + 1));
   }
 
   /** Makes a keyframe a landing; null makes it an ordinary one with the value it has. */

@@ -78,6 +78,8 @@ public final class SceneEdits {
               edits.move(
                   m, index, number(e, "time"), e.get("value") == null ? null : number(e, "value"));
           case "ease" -> edits.ease(m, index, easing(e.get("easing")));
+          case "speed" ->
+              edits.speed(m, index, e.getBoolean("arriving", false), number(e, "value"));
           case "land" -> edits.land(m, index, landing(e));
           case "follows" -> follows(scene, edits, m, index, e.getString("cue", ""));
           case "motion" -> Motions.apply(m, channel, e);

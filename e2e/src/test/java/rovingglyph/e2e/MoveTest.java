@@ -235,4 +235,52 @@ class MoveTest {
     assertThat(time(1)).isCloseTo(6, within(1e-6));
     assertThat(page.getByText("after the end of the scene").first()).isVisible();
   }
+
+  private void ease(String name) {
+    w.handle("chip-0").click();
+    page.getByRole(AriaRole.MENU)
+        .getByText(name, new Locator.GetByTextOptions().setExact(true))
+        .click();
+  }
+
+  private String easing() {
+    return keyframes().get(0).asObject().get("easing").toString();
+  }
+
+  @Test
+  void anOwnEasingIsKeptWithTheProjectAndChosenAgain() {
+    recipe("Endless lap");
+    ease("Gentle both");
+    w.handle("ring-0").click();
+    w.drag(w.handle("bend-0"), 30, 0);
+    String own = easing();
+    assertThat(own).startsWith("[");
+    ease("Keep this one");
+    assertThat(page.getByText("The easing is kept with this project.")).isVisible();
+    ease("Steady");
+    assertThat(easing()).isNotEqualTo(own);
+    ease("Own curve 1");
+    assertThat(easing()).isEqualTo(own);
+    w.handle("chip-0").click();
+    w.button("Forget Own curve 1").click();
+    assertThat(page.getByText("Own curve 1")).isHidden();
+  }
+
+  @Test
+  void theSpeedIsSetInItsGraphAndByNumber() {
+    recipe("Endless lap");
+    w.button("Show the speed beside it").click();
+    w.handle("ring-0").click();
+    w.type("Leaves at", "0");
+    JsonArray slow = keyframes().get(0).asObject().get("easing").asArray();
+    assertThat(slow.get(1).asDouble()).isCloseTo(0, within(1e-6));
+    double arrives = Double.parseDouble(w.handle("speed-arriving").getAttribute("aria-valuenow"));
+    w.drag(w.handle("speed-leaving"), 20, 0);
+    assertThat(Double.parseDouble(w.handle("speed-leaving").getAttribute("aria-valuenow")))
+        .isGreaterThan(10);
+    assertThat(Double.parseDouble(w.handle("speed-arriving").getAttribute("aria-valuenow")))
+        .isCloseTo(arrives, within(1e-3));
+    JsonArray fast = keyframes().get(0).asObject().get("easing").asArray();
+    assertThat(fast.get(1).asDouble()).isGreaterThan(0.01);
+  }
 }

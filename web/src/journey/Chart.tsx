@@ -30,7 +30,7 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
   const keys = useEditor((s) => s.summary?.items[item]?.channels[channel]) ?? NONE;
   const chosen = useEditor((s) => s.keyframe);
   const moves = useEditor((s) => s.summary?.items[item]?.moving.includes(channel) ?? false);
-  const shown = useEditor((s) => s.shown);
+  const shown = useEditor((s) => s.charting);
   const toChart = (e: { clientX: number; clientY: number }): [number, number] => {
     const box = svg.current?.getBoundingClientRect();
     return [e.clientX - (box?.left ?? 0), e.clientY - (box?.top ?? 0)];

@@ -20,7 +20,7 @@ export function Journey() {
   const doc = useEditor((s) => s.doc);
   const selected = useEditor((s) => s.selected);
   const summary = useEditor((s) => s.summary);
-  const tick = useEditor((s) => s.shown);
+  const tick = useEditor((s) => s.charting);
   const wanted = useEditor((s) => s.charted);
   const lettering = letteringOf(doc, selected);
   const all = channelsOf(doc, selected);

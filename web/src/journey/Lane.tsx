@@ -20,7 +20,7 @@ interface LaneProps {
 
 /** A value charted small beside the large chart: value across, time down. */
 export function Lane({ item, channel, charted, scale }: LaneProps) {
-  const tick = useEditor((s) => s.shown);
+  const tick = useEditor((s) => s.charting);
   const time = useEditor((s) => s.time);
   const speed = channel === 'speed';
   const points = useMemo(() => {

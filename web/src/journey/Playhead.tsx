@@ -10,7 +10,7 @@ import type { PartProps } from './Chart';
 /** Where the playhead stands, with the speed there. */
 export function Playhead({ item, channel, scale, toChart }: PartProps) {
   const time = useEditor((s) => s.time);
-  const tick = useEditor((s) => s.shown);
+  const tick = useEditor((s) => s.charting);
   const speed = useMemo(
     () => (tick > 0 ? core.speed(item, channel, time) : 0),
     [item, channel, time, tick],

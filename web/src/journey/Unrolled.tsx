@@ -6,7 +6,7 @@ import type { Scale } from './scale';
 /** The path laid straight, with the lettering on it as it stands at the playhead. */
 export function Unrolled({ id, scale }: { id: string; scale: Scale }) {
   const time = useEditor((s) => s.time);
-  const shown = useEditor((s) => s.shown);
+  const shown = useEditor((s) => s.charting);
   const doc = useEditor((s) => s.doc);
   const length = scale.length ?? 0;
   const band = useMemo(() => (shown > 0 ? core.band(id, time) : []), [id, time, shown]);

@@ -38,8 +38,10 @@ interface Editor {
   summary: Summary | null;
   /** Counts what the core has opened; whoever draws from the core follows it. */
   opened: number;
-  /** The same, and what it shows of an edit under way; the stage and the chart follow that. */
+  /** The same, and what it shows of an edit under way; the stage follows that. */
   shown: number;
+  /** The same for the chart, which follows edits of keyframes only. */
+  charting: number;
   /** An edit is under way: the document is as it was, the core shows more. */
   previewing: boolean;
   past: SceneDoc[];
@@ -71,6 +73,7 @@ export const useEditor = create<Editor>(() => ({
   summary: null,
   opened: 0,
   shown: 0,
+  charting: 0,
   previewing: false,
   past: [],
   future: [],
@@ -126,9 +129,15 @@ async function openInCore(doc: SceneDoc): Promise<void> {
 }
 
 function showOpened(summary: Summary): void {
-  const { opened, shown } = get();
+  const { opened, shown, charting } = get();
   standing = summary;
-  set({ summary, opened: opened + 1, shown: shown + 1, previewing: false });
+  set({
+    summary,
+    opened: opened + 1,
+    shown: shown + 1,
+    charting: charting + 1,
+    previewing: false,
+  });
 }
 
 /** Asks anew for what is set in a typeface that came or went. */
@@ -199,14 +208,15 @@ export function preview(edit: Edit, merge: string): boolean {
 /** The same of the keyframes of one value, which the chart shows as well. */
 export function previewKeys(edit: Edit & { item: string; channel: Channel }, merge: string): void {
   if (!preview(edit, merge)) return;
-  const { summary } = get();
+  const { summary, charting } = get();
   const known = summary?.items[edit.item];
   if (!summary || !known) return;
   // Those that are as they were stay the same objects: what shows them is not drawn again.
   const kept = standing?.items[edit.item]?.channels[edit.channel] ?? [];
   const keys = core.keyframes(edit.item, edit.channel).map((k, i) => k ?? kept[i]!);
   const item = { ...known, channels: { ...known.channels, [edit.channel]: keys } };
-  set({ summary: { ...summary, items: { ...summary.items, [edit.item]: item } } });
+  const items = { ...summary.items, [edit.item]: item };
+  set({ summary: { ...summary, items }, charting: charting + 1 });
 }
 
 /** Makes the edit that is only shown so far. */

@@ -49,7 +49,7 @@ export function Lane({ item, channel, charted, scale }: LaneProps) {
     >
       <button
         type="button"
-        className="absolute inset-x-0 top-0 z-10 truncate bg-sheet/85 px-1 text-left text-[10px] font-medium text-teal"
+        className="absolute inset-x-0 -top-2.5 z-10 truncate px-1 text-left leading-4 text-[10px] font-medium text-teal"
         title={`${name}: ${shown(least, 1)} to ${shown(greatest, 1)} ${unit}`}
         onClick={() => !speed && useEditor.setState({ charted: channel, keyframe: null, keys: [] })}
       >
@@ -57,7 +57,7 @@ export function Lane({ item, channel, charted, scale }: LaneProps) {
       </button>
       <button
         type="button"
-        className="absolute top-0 right-0 z-20 rounded bg-sheet text-soft opacity-0 group-hover:opacity-100 focus:opacity-100"
+        className="absolute -top-2 right-0 z-20 rounded bg-sheet text-soft opacity-0 group-hover:opacity-100 focus:opacity-100"
         aria-label={`Take the lane ${name} away`}
         onClick={() => (speed ? useView.setState({ speed: false }) : toggleLane(channel))}
       >

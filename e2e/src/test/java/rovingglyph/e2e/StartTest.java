@@ -88,7 +88,7 @@ class StartTest {
   }
 
   private void awaitSaid(String words) throws Exception {
-    for (int i = 0; i < 900 && !said().contains(words); i++) {
+    for (int i = 0; i < 2400 && !said().contains(words); i++) {
       Thread.sleep(100);
     }
     assertThat(said()).contains(words);

@@ -149,6 +149,40 @@ class PathsTest {
   }
 
   @Test
+  void pointsDraggedTogetherFollowThePointerAlsoWhereItRestsInBetween() {
+    draw(0.1, 0.3, 0.3, 0.4, 0.5, 0.3, 0.7, 0.45, 0.9, 0.3);
+    w.drag(stage.x + 4, stage.y + 4, stage.width * 0.37, stage.height * 0.5);
+    assertThat(page.getByTestId("chosen-points")).containsText("2 points");
+    JsonArray before = points(1);
+    double unit = w.document().getDouble("width", 0) / stage.width;
+    BoundingBox b = w.handle("point-0").boundingBox();
+    double x = b.x + b.width / 2;
+    double y = b.y + b.height / 2;
+    page.keyboard().down("Control");
+    page.mouse().move(x, y);
+    page.mouse().down();
+    page.mouse().move(x + 15, y + 30);
+    page.mouse().move(x + 20, y + 40);
+    // Long enough for what is shown to be made.
+    page.waitForTimeout(700);
+    page.mouse().move(x + 30, y + 50);
+    page.mouse().move(x + 40, y + 60);
+    page.mouse().up();
+    page.keyboard().up("Control");
+    for (int i = 0; i < 5; i++) {
+      double moved = i < 2 ? 1 : 0;
+      JsonObject was = before.get(i).asObject();
+      JsonObject now = points(1).get(i).asObject();
+      assertThat(now.getDouble("x", 0) - was.getDouble("x", 0))
+          .isCloseTo(40 * unit * moved, within(0.5));
+      assertThat(now.getDouble("y", 0) - was.getDouble("y", 0))
+          .isCloseTo(60 * unit * moved, within(0.5));
+    }
+    undo();
+    assertThat(points(1)).isEqualTo(before);
+  }
+
+  @Test
   void aPathIsCutInTwoAndJoinedAgain() {
     draw(0.1, 0.5, 0.5, 0.4, 0.9, 0.5);
     w.handle("point-1").click();

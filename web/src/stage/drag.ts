@@ -1,5 +1,8 @@
 import { beginGesture, endGesture } from '../state/editor';
 
+/** A page that is left in the middle of a drag keeps what it has come to. */
+const ENDS = ['pointerup', 'pointercancel', 'pagehide'] as const;
+
 /**
  * Follows a pointer from press to release, in the coordinates that {@code toScene} gives. The whole
  * drag is one step of the history.
@@ -32,14 +35,12 @@ export function drag(
   };
   const up = () => {
     window.removeEventListener('pointermove', move);
-    window.removeEventListener('pointerup', up);
-    window.removeEventListener('pointercancel', up);
+    ENDS.forEach((end) => window.removeEventListener(end, up));
     if (handle) cancelAnimationFrame(handle);
     flush();
     endGesture();
     onEnd?.();
   };
   window.addEventListener('pointermove', move);
-  window.addEventListener('pointerup', up);
-  window.addEventListener('pointercancel', up);
+  ENDS.forEach((end) => window.addEventListener(end, up));
 }

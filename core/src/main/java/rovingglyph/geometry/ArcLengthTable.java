@@ -12,18 +12,15 @@ final class ArcLengthTable {
   private static final int DEEPEST = 40;
   private static final double TOLERANCE = 1e-10;
 
-  private record Leaf(int segment, double u0, double u1, double length) {}
+  /** A piece of a segment that one quadrature measures, with the speeds at its ends. */
+  private record Leaf(double u0, double u1, double length, double speed0, double speed1) {}
 
   private final List<Segment> segments;
+  private final Leaf[][] leavesOf;
+  private final Leaf[] leaves;
   private final int[] segment;
-  private final double[] u0;
-  private final double[] u1;
-  private final double[] speed0;
-  private final double[] speed1;
   private final double[] from;
-  private final double[] lengths;
   private final double[] segmentFrom;
-  private final int[] firstLeaf;
   private final double total;
 
   /**
@@ -32,44 +29,44 @@ final class ArcLengthTable {
    */
   ArcLengthTable(List<Segment> segments, ArcLengthTable before) {
     this.segments = segments;
+    int count = segments.size();
     int same = before == null ? 0 : sameAtStart(before.segments, segments);
     int sameLast = before == null ? 0 : sameAtEnd(before.segments, segments, same);
-    List<Leaf> leaves = new ArrayList<>();
-    for (int i = 0; i < segments.size(); i++) {
+    leavesOf = new Leaf[count][];
+    int n = 0;
+    for (int i = 0; i < count; i++) {
       if (i < same) {
-        before.copy(i, i, leaves);
-      } else if (i >= segments.size() - sameLast) {
-        before.copy(i + before.segments.size() - segments.size(), i, leaves);
+        leavesOf[i] = before.leavesOf[i];
+      } else if (i >= count - sameLast) {
+        leavesOf[i] = before.leavesOf[i + before.segments.size() - count];
       } else {
-        Segment s = segments.get(i);
-        double whole = GaussLegendre.length(s, 0, 1);
-        Rect box = s.bounds();
-        divide(leaves, i, 0, 1, whole, TOLERANCE * (box.width() + box.height()), 0);
+        leavesOf[i] = measured(segments.get(i));
       }
+      n += leavesOf[i].length;
     }
-    int n = leaves.size();
+    leaves = new Leaf[n];
     segment = new int[n];
-    u0 = new double[n];
-    u1 = new double[n];
-    speed0 = new double[n];
-    speed1 = new double[n];
     from = new double[n + 1];
-    lengths = new double[n];
-    segmentFrom = new double[segments.size() + 1];
-    firstLeaf = new int[segments.size() + 1];
-    for (int i = 0; i < n; i++) {
-      Leaf leaf = leaves.get(i);
-      segment[i] = leaf.segment;
-      u0[i] = leaf.u0;
-      u1[i] = leaf.u1;
-      speed0[i] = segments.get(leaf.segment).speed(leaf.u0);
-      speed1[i] = segments.get(leaf.segment).speed(leaf.u1);
-      lengths[i] = leaf.length;
-      from[i + 1] = from[i] + leaf.length;
-      segmentFrom[leaf.segment + 1] = from[i + 1];
-      firstLeaf[leaf.segment + 1] = i + 1;
+    segmentFrom = new double[count + 1];
+    n = 0;
+    for (int i = 0; i < count; i++) {
+      for (Leaf leaf : leavesOf[i]) {
+        leaves[n] = leaf;
+        segment[n] = i;
+        from[n + 1] = from[n] + leaf.length;
+        n++;
+      }
+      segmentFrom[i + 1] = from[n];
     }
     total = from[n];
+  }
+
+  private static Leaf[] measured(Segment s) {
+    List<Leaf> out = new ArrayList<>();
+    double whole = GaussLegendre.length(s, 0, 1);
+    Rect box = s.bounds();
+    divide(out, s, 0, 1, whole, TOLERANCE * (box.width() + box.height()), 0);
+    return out.toArray(new Leaf[0]);
   }
 
   private static int sameAtStart(List<Segment> a, List<Segment> b) {
@@ -94,30 +91,26 @@ final class ArcLengthTable {
     return a == b || a.equals(b);
   }
 
-  /** Adds the leaves of one of these segments, as those of another index. */
-  private void copy(int index, int as, List<Leaf> out) {
-    for (int leaf = firstLeaf[index]; leaf < firstLeaf[index + 1]; leaf++) {
-      out.add(new Leaf(as, u0[leaf], u1[leaf], lengths[leaf]));
-    }
-  }
-
-  private void divide(
-      List<Leaf> out, int i, double a, double b, double whole, double tolerance, int depth) {
-    Segment s = segments.get(i);
+  private static void divide(
+      List<Leaf> out, Segment s, double a, double b, double whole, double tolerance, int depth) {
     if (s instanceof Line || (s instanceof Arc arc && arc.rx() == arc.ry())) {
-      out.add(new Leaf(i, a, b, whole));
+      out.add(leaf(s, a, b, whole));
       return;
     }
     double mid = (a + b) / 2;
     double left = GaussLegendre.length(s, a, mid);
     double right = GaussLegendre.length(s, mid, b);
     if (Math.abs(left + right - whole) <= tolerance || depth == DEEPEST) {
-      out.add(new Leaf(i, a, mid, left));
-      out.add(new Leaf(i, mid, b, right));
+      out.add(leaf(s, a, mid, left));
+      out.add(leaf(s, mid, b, right));
     } else {
-      divide(out, i, a, mid, left, tolerance, depth + 1);
-      divide(out, i, mid, b, right, tolerance, depth + 1);
+      divide(out, s, a, mid, left, tolerance, depth + 1);
+      divide(out, s, mid, b, right, tolerance, depth + 1);
     }
+  }
+
+  private static Leaf leaf(Segment s, double u0, double u1, double length) {
+    return new Leaf(u0, u1, length, s.speed(u0), s.speed(u1));
   }
 
   double total() {
@@ -133,10 +126,11 @@ final class ArcLengthTable {
   double distanceAt(int segmentIndex, double u) {
     int leaf = 0;
     while (leaf < segment.length - 1
-        && (segment[leaf] < segmentIndex || (segment[leaf] == segmentIndex && u1[leaf] < u))) {
+        && (segment[leaf] < segmentIndex
+            || (segment[leaf] == segmentIndex && leaves[leaf].u1 < u))) {
       leaf++;
     }
-    return from[leaf] + GaussLegendre.length(segments.get(segmentIndex), u0[leaf], u);
+    return from[leaf] + GaussLegendre.length(segments.get(segmentIndex), leaves[leaf].u0, u);
   }
 
   /** The leaf whose range holds the distance; distances outside give the first or last. */
@@ -163,8 +157,8 @@ final class ArcLengthTable {
     Segment s = segments.get(segment[leaf]);
     double length = from[leaf + 1] - from[leaf];
     double target = Math.min(Math.max(distance - from[leaf], 0), length);
-    double low = u0[leaf];
-    double high = u1[leaf];
+    double low = leaves[leaf].u0;
+    double high = leaves[leaf].u1;
     if (length <= 0) {
       return low;
     }
@@ -172,7 +166,7 @@ final class ArcLengthTable {
     if (s instanceof Line || (s instanceof Arc arc && arc.rx() == arc.ry())) {
       return even;
     }
-    double guess = hermite(leaf, target / length, length);
+    double guess = hermite(leaves[leaf], target / length);
     double u = guess > low && guess < high ? guess : even;
     double start = low;
     for (int step = 0; step < 20; step++) {
@@ -193,10 +187,10 @@ final class ArcLengthTable {
   }
 
   /** The parameter by the speeds at the leaf's ends; NaN or anything at cusps. */
-  private double hermite(int leaf, double t, double length) {
+  private static double hermite(Leaf leaf, double t) {
     double v = 1 - t;
-    return u0[leaf] * v * v * (1 + 2 * t)
-        + u1[leaf] * t * t * (3 - 2 * t)
-        + length * t * v * (v / speed0[leaf] - t / speed1[leaf]);
+    return leaf.u0 * v * v * (1 + 2 * t)
+        + leaf.u1 * t * t * (3 - 2 * t)
+        + leaf.length * t * v * (v / leaf.speed0 - t / leaf.speed1);
   }
 }

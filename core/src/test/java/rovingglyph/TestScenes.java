@@ -61,6 +61,11 @@ public final class TestScenes {
         .formatted(path, text, seat, more.isEmpty() ? "" : "," + more);
   }
 
+  /** The same with more fields of the scene, before its paths. */
+  public static String with(String document, String fields) {
+    return document.replace("\"paths\"", fields + ",\"paths\"");
+  }
+
   public static PreparedScene prepare(String document) {
     return Preparation.prepare(SceneCodec.read(document), TestScenes::run);
   }

@@ -38,7 +38,7 @@ final class Summary {
     p.paths().forEach((id, path) -> paths.add(id, path(path)));
     JsonObject items = new JsonObject();
     p.scene().letterings().forEach(l -> items.add(l.id(), item(l, p.letterings().get(l.id()))));
-    p.scene().pictures().forEach(i -> items.add(i.id(), item(i, null)));
+    p.scene().placed().forEach(i -> items.add(i.id(), item(i, null)));
     p.scene().paths().forEach(i -> items.add(i.id(), item(i, null)));
     JsonArray poses = new JsonArray();
     for (Poses.Pose pose : Poses.of(p.scene())) {

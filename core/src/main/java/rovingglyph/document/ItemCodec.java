@@ -1,28 +1,49 @@
 package rovingglyph.document;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import rovingglyph.geometry.Point;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Group;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Picture;
+import rovingglyph.scene.Placed;
 import rovingglyph.scene.Template;
 
-/** Pictures and templates from and to JSON. */
+/** Pictures, groups and templates from and to JSON. */
 final class ItemCodec {
   private ItemCodec() {}
 
   static Picture readPicture(Fields f) {
-    Map<Channel, Movable> values = new LinkedHashMap<>();
-    Picture.CHANNELS.forEach(c -> values.put(c, MovableCodec.read(f, c, Picture.start(c))));
     return new Picture(
         f.id("id"),
         f.text("name", 200, "Picture"),
         f.list("parts", 500, ItemCodec::part),
-        values,
+        values(f, Point.ORIGIN),
         f.flag("hidden", false),
         f.flag("locked", false),
         f.rest());
+  }
+
+  static Group readGroup(Fields f) {
+    Point centre = f.point("centre", PathCodec.FARTHEST, Point.ORIGIN);
+    return new Group(
+        f.id("id"),
+        f.text("name", 200, "Group"),
+        List.copyOf(f.texts("members", 2000)),
+        centre,
+        values(f, centre),
+        f.flag("hidden", false),
+        f.flag("locked", false),
+        f.rest());
+  }
+
+  private static Map<Channel, Movable> values(Fields f, Point centre) {
+    Map<Channel, Movable> out = new LinkedHashMap<>();
+    Placed.CHANNELS.forEach(c -> out.put(c, MovableCodec.read(f, c, Placed.start(c, centre))));
+    return out;
   }
 
   private static Picture.Part part(Fields f) {
@@ -64,13 +85,20 @@ final class ItemCodec {
   }
 
   static String write(Picture p) {
-    Writer w =
-        Writer.object()
-            .add("id", p.id())
-            .add("name", p.name())
-            .list("parts", p.parts(), ItemCodec::write);
-    Picture.CHANNELS.forEach(c -> w.json(c.field(), MovableCodec.write(p.movable(c), c)));
-    return w.add("hidden", p.hidden()).add("locked", p.locked()).rest(p.extras()).text();
+    Writer w = Writer.object().add("id", p.id()).add("name", p.name());
+    return write(w.list("parts", p.parts(), ItemCodec::write), p).rest(p.extras()).text();
+  }
+
+  static String write(Group g) {
+    Writer w = Writer.object().add("id", g.id()).add("name", g.name());
+    return write(w.texts("members", g.members()).point("centre", g.centre()), g)
+        .rest(g.extras())
+        .text();
+  }
+
+  private static Writer write(Writer w, Placed p) {
+    Placed.CHANNELS.forEach(c -> w.json(c.field(), MovableCodec.write(p.movable(c), c)));
+    return w.add("hidden", p.hidden()).add("locked", p.locked());
   }
 
   private static String write(Picture.Part p) {

@@ -19,6 +19,9 @@ final class KeyframeCheck {
     for (int i = 0; i < scene.pictures().size(); i++) {
       check(scene, scene.pictures().get(i), "$.pictures[" + i + "]", problems);
     }
+    for (int i = 0; i < scene.groups().size(); i++) {
+      check(scene, scene.groups().get(i), "$.groups[" + i + "]", problems);
+    }
   }
 
   private static void check(Scene scene, Item item, String path, List<Problem> problems) {

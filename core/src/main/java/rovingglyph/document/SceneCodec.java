@@ -12,6 +12,7 @@ import rovingglyph.geometry.Decimal;
 import rovingglyph.scene.Blur;
 import rovingglyph.scene.Cue;
 import rovingglyph.scene.FrameRate;
+import rovingglyph.scene.Group;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Picture;
@@ -75,6 +76,11 @@ public final class SceneCodec {
     List<GuidePath> paths = f.list("paths", 1000, PathCodec::read);
     List<Lettering> letterings = f.list("letterings", 1000, LetteringCodec::read);
     List<Picture> pictures = f.list("pictures", 1000, ItemCodec::readPicture);
+    List<Group> groups = f.list("groups", 200, ItemCodec::readGroup);
+    Set<String> items = new LinkedHashSet<>();
+    pictures.forEach(p -> items.add(p.id()));
+    letterings.forEach(l -> items.add(l.id()));
+    groups.forEach(g -> items.add(g.id()));
     FrameRate rate = rate(f);
     Scene scene =
         new Scene(
@@ -87,10 +93,11 @@ public final class SceneCodec {
             paths,
             letterings,
             pictures,
+            groups,
             f.list("templates", 20, ItemCodec::readTemplate),
             cues(f),
             f.get("blur") == null ? Blur.NONE : blur(f.object("blur")),
-            stack(f, letterings, pictures),
+            GroupCheck.stack(f, items, groups),
             f.rest());
     checkReferences(scene, f);
     KeyframeCheck.perFrame(scene, problems);
@@ -154,22 +161,6 @@ public final class SceneCodec {
     return new FrameRate(25, 1);
   }
 
-  /** The stack as given; items it does not name go on top, so that nothing is ever unseen. */
-  private static List<String> stack(Fields f, List<Lettering> letterings, List<Picture> pictures) {
-    Set<String> ids = new LinkedHashSet<>();
-    pictures.forEach(p -> ids.add(p.id()));
-    letterings.forEach(l -> ids.add(l.id()));
-    Set<String> order = new LinkedHashSet<>(f.texts("stack", 2000));
-    for (String id : order) {
-      if (!ids.contains(id)) {
-        f.problem(
-            "stack", "names \"" + id + "\", which is no lettering or picture", "ids of items");
-      }
-    }
-    order.addAll(ids);
-    return List.copyOf(order);
-  }
-
   private static void checkReferences(Scene scene, Fields f) {
     Set<String> ids = new LinkedHashSet<>();
     for (int i = 0; i < scene.paths().size(); i++) {
@@ -184,6 +175,9 @@ public final class SceneCodec {
     }
     for (int i = 0; i < scene.pictures().size(); i++) {
       unique(ids, scene.pictures().get(i).id(), "pictures[" + i + "].id", f);
+    }
+    for (int i = 0; i < scene.groups().size(); i++) {
+      unique(ids, scene.groups().get(i).id(), "groups[" + i + "].id", f);
     }
     for (int i = 0; i < scene.templates().size(); i++) {
       unique(ids, scene.templates().get(i).id(), "templates[" + i + "].id", f);
@@ -213,6 +207,7 @@ public final class SceneCodec {
         .list("paths", scene.paths(), PathCodec::write)
         .list("letterings", scene.letterings(), LetteringCodec::write)
         .list("pictures", scene.pictures(), ItemCodec::write)
+        .list("groups", scene.groups(), ItemCodec::write)
         .list("templates", scene.templates(), ItemCodec::write)
         .list("cues", scene.cues(), SceneCodec::write)
         .json("blur", write(scene.blur()))

@@ -75,7 +75,7 @@ final class Cues {
   private static Scene following(Scene scene, String id, double time, String cue) {
     Scene out = scene;
     List<Item> items = new ArrayList<>(scene.letterings());
-    items.addAll(scene.pictures());
+    items.addAll(scene.placed());
     for (Item item : items) {
       Item changed = item;
       for (Map.Entry<Channel, Movable> v : item.values().entrySet()) {

@@ -96,7 +96,7 @@ final class Letterings {
     return scene.withItem(l.with(s.pinned(s.side() == Seat.Side.RIGHT ? c.length() - rest : rest)));
   }
 
-  /** Takes a lettering or picture away; values that followed it stay where they begin. */
+  /** Takes an item away, a group with all in it; values that followed it stay where they begin. */
   static Scene deleteItem(Scene scene, JsonObject edit) {
     String gone = edit.getString("item", "");
     if (scene.item(gone) == null) {
@@ -107,7 +107,7 @@ final class Letterings {
       Lettering free = l;
       for (Map.Entry<Channel, Movable> e : l.values().entrySet()) {
         Follow f = e.getValue().follow();
-        if (f != null && f.lettering().equals(gone)) {
+        if (f != null && out.item(f.lettering()) == null) {
           double value = e.getKey().clamp(Timeline.value(e.getValue(), 0));
           free = free.with(e.getKey(), e.getValue().with((Follow) null).with(value));
         }

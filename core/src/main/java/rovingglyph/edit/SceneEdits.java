@@ -36,8 +36,9 @@ public final class SceneEdits {
     String op = edit.getString("op", "");
     Scene made = NewPaths.apply(scene, op, edit);
     Scene cued = made != null ? made : Cues.apply(scene, op, edit);
-    if (cued != null) {
-      return cued;
+    Scene grouped = cued != null ? cued : Groups.apply(scene, op, edit);
+    if (grouped != null) {
+      return grouped;
     }
     return switch (op) {
       case "recipe" -> Recipes.apply(scene, edit);

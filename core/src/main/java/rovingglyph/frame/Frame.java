@@ -1,6 +1,7 @@
 package rovingglyph.frame;
 
 import java.util.Arrays;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Arc;
 import rovingglyph.geometry.Cubic;
 import rovingglyph.geometry.Point;
@@ -16,7 +17,9 @@ import rovingglyph.geometry.Segment;
  * its points in scene pixels, and {@link #CLOSE}. The n outlines of a shape are one area, filled
  * once by the non-zero rule, so that overlapping letters of one lettering do not show through each
  * other. Where n is {@link #STROKE}, a line follows instead: its width, its cap (0 butt, 1 round, 2
- * square), the count of its dashes and those, how many numbers its steps have, and those.
+ * square), the count of its dashes and those, how many numbers its steps have, and those. Where n
+ * is {@link #PUSH}, what follows up to the {@link #POP} that belongs to it is a picture of its own,
+ * put over what is there with that alpha; colour means nothing then, nor does alpha for the pop.
  */
 public final class Frame {
   /** Numbers before the outlines of a shape. */
@@ -27,6 +30,8 @@ public final class Frame {
 
   public static final int OWN = -1;
   public static final int STROKE = -1;
+  public static final int PUSH = -2;
+  public static final int POP = -3;
 
   public static final int MOVE = 0;
   public static final int LINE = 1;
@@ -43,6 +48,23 @@ public final class Frame {
   private int size;
   private int counted;
   private int own;
+  private Affine map = Affine.IDENTITY;
+
+  /** What follows is given in pixels that this map brings to those of the scene. */
+  void mapped(Affine inner) {
+    map = inner;
+  }
+
+  /** Begins a picture of its own; {@link #pop} ends it. */
+  void push(double alpha) {
+    shape(0, alpha);
+    numbers[counted] = PUSH;
+  }
+
+  void pop() {
+    shape(0, 0);
+    numbers[counted] = POP;
+  }
 
   /** Begins a shape. */
   void shape(int rgb, double alpha) {
@@ -57,12 +79,11 @@ public final class Frame {
     grow(STRIDE);
     numbers[counted]++;
     numbers[size++] = index;
-    numbers[size++] = a;
-    numbers[size++] = b;
-    numbers[size++] = c;
-    numbers[size++] = d;
-    numbers[size++] = e;
-    numbers[size++] = f;
+    numbers[size++] = map.a() * a + map.c() * b;
+    numbers[size++] = map.b() * a + map.d() * b;
+    numbers[size++] = map.a() * c + map.c() * d;
+    numbers[size++] = map.b() * c + map.d() * d;
+    point(e, f);
   }
 
   /** Begins an outline of this frame alone. */
@@ -79,11 +100,12 @@ public final class Frame {
     shape(rgb, alpha);
     numbers[counted] = STROKE;
     grow(4 + dash.length);
-    numbers[size++] = width;
+    double scale = Math.hypot(map.a(), map.b());
+    numbers[size++] = width * scale;
     numbers[size++] = cap;
     numbers[size++] = dash.length;
     for (double d : dash) {
-      numbers[size++] = d;
+      numbers[size++] = d * scale;
     }
     own = size;
     numbers[size++] = 0;
@@ -106,8 +128,8 @@ public final class Frame {
   void step(int kind, double... points) {
     grow(1 + points.length);
     numbers[size++] = kind;
-    for (double p : points) {
-      numbers[size++] = p;
+    for (int i = 0; i < points.length; i += 2) {
+      point(points[i], points[i + 1]);
     }
   }
 
@@ -116,10 +138,14 @@ public final class Frame {
     grow(points.length / 2 * 3 + 1);
     for (int i = 0; i < points.length; i += 2) {
       numbers[size++] = i == 0 ? MOVE : LINE;
-      numbers[size++] = points[i];
-      numbers[size++] = points[i + 1];
+      point(points[i], points[i + 1]);
     }
     numbers[size++] = CLOSE;
+  }
+
+  private void point(double x, double y) {
+    numbers[size++] = map.a() * x + map.c() * y + map.e();
+    numbers[size++] = map.b() * x + map.d() * y + map.f();
   }
 
   void endOwn() {

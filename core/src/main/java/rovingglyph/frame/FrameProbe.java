@@ -23,13 +23,13 @@ final class FrameProbe implements LandingSolver.Probe {
 
   private final PreparedLettering lettering;
   private final SeatValues values;
-  private final Rect area;
+  private final Window window;
   private final Row[] rows;
 
   FrameProbe(PreparedLettering lettering, SeatValues values, Rect area) {
     this.lettering = lettering;
     this.values = values;
-    this.area = area;
+    this.window = lettering.window(values, area);
     Affine turn = lettering.turn(values);
     this.rows = lettering.rows(values).stream().map(s -> new Row(s, turn)).toArray(Row[]::new);
   }
@@ -74,17 +74,8 @@ final class FrameProbe implements LandingSolver.Probe {
                   : track.ends() == Seat.EndRule.CONTINUE);
     }
 
-    /** Signed distance to the edge of the frame, positive inside. */
     private double depth(Point unturned) {
-      Point p = turn.apply(unturned);
-      double dx = Math.min(p.x() - area.left(), area.right() - p.x());
-      double dy = Math.min(p.y() - area.top(), area.bottom() - p.y());
-      if (dx >= 0 && dy >= 0) {
-        return Math.min(dx, dy);
-      }
-      double outX = Math.min(dx, 0);
-      double outY = Math.min(dy, 0);
-      return -Math.sqrt(outX * outX + outY * outY);
+      return window.depth(turn.apply(unturned));
     }
 
     /** Depth at a distance along the path, good to half a cell; NaN where nothing is shown. */
@@ -115,7 +106,7 @@ final class FrameProbe implements LandingSolver.Probe {
         double depth = reaches[i] < 0 ? Double.NaN : depthAt(distances[i] + moved);
         if (depth >= -reaches[i] - cell) {
           there = there == null ? seating.with(at) : there;
-          if (lettering.touches(there, i, area)) {
+          if (lettering.touches(there, i, window)) {
             return true;
           }
         }
@@ -129,7 +120,7 @@ final class FrameProbe implements LandingSolver.Probe {
     SeatValues at = values.with(Channel.PATH_OFFSET, pathOffset);
     double moved = pathOffset - values.pathOffset();
     if (!rows[0].seating.slides()) {
-      return new LandingSolver.Reading(lettering.touches(at, area), 0);
+      return new LandingSolver.Reading(lettering.touches(at, window.area()), 0);
     }
     double[] sure = {-1, Double.POSITIVE_INFINITY};
     boolean steady = true;

@@ -140,7 +140,7 @@ final class Ink {
     return new SubPath(out, true);
   }
 
-  boolean touches(Rect area) {
+  boolean touches(Window window) {
     Affine base = Letters.map(place);
     List<Cluster.Glyph> glyphs = letter.cluster().glyphs();
     for (int g = 0; g < glyphs.size(); g++) {
@@ -149,13 +149,13 @@ final class Ink {
         continue;
       }
       if (own()) {
-        if (AreaTouch.touches(Outline.of(subPaths(g)), Affine.IDENTITY, area)) {
+        if (window.touched(Outline.of(subPaths(g)), Affine.IDENTITY)) {
           return true;
         }
       } else {
         Cluster.Glyph glyph = glyphs.get(g);
         Affine map = base.times(Affine.translate(place.back() + glyph.dx(), glyph.dy()));
-        if (AreaTouch.touches(o, map, area)) {
+        if (window.touched(o, map)) {
           return true;
         }
       }

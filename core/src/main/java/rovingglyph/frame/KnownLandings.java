@@ -42,10 +42,12 @@ final class KnownLandings implements LandingSolver.InFrame {
         offset.cruise() == null
             && offset.sway() == null
             && !raw.seats().path().moves()
+            && raw.nest().still()
             && without.values().values().stream().noneMatch(Movable::moves);
     boolean same =
         before != null
             && before.area.equals(area)
+            && before.together.nest().equals(raw.nest())
             && before.together.seats().path() == raw.seats().path()
             && before.together.text() == raw.text()
             && before.without.equals(without);

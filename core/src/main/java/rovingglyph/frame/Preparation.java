@@ -96,8 +96,9 @@ public final class Preparation {
     }
     Lettering following = following(l);
     Seats seats = new Seats(l, paths.get(l.path()), text);
-    Lettering paced = paced(new PreparedLettering(following, text, seats, List.of(), null));
-    PreparedLettering raw = new PreparedLettering(paced, text, seats, List.of(), null);
+    Nest nest = new Nest(scene.groupsRound(l.id()));
+    Lettering paced = paced(new PreparedLettering(following, text, seats, nest, List.of(), null));
+    PreparedLettering raw = new PreparedLettering(paced, text, seats, nest, List.of(), null);
     Movable offset = paced.movable(Channel.PATH_OFFSET);
     if (offset.keyframes().stream().noneMatch(k -> k.landing() != null)) {
       letterings.put(l.id(), raw);
@@ -148,7 +149,8 @@ public final class Preparation {
     Seating first = raw.seating(raw.values(0));
     double length = first.track().length();
     double step = Math.max(2, Math.min(first.size() / 4, 40));
-    double reach = length + first.extent() + 2.0 * (scene.width() + scene.height());
+    double frame = (scene.width() + scene.height()) / raw.window(raw.values(0), area).scale();
+    double reach = length + first.extent() + 2 * frame;
     return new LandingSolver(
         length, step, reach, known, (time, near) -> centred(raw, raw.values(time), area, near));
   }
@@ -156,7 +158,7 @@ public final class Preparation {
   /** The offset at which the middle of the text is nearest to the middle of the frame. */
   private static double centred(PreparedLettering raw, SeatValues v, Rect area, double near) {
     Seating s = raw.seating(v.with(Channel.PATH_OFFSET, 0));
-    Point middle = raw.turn(v).inverse().apply(area.centre());
+    Point middle = raw.turn(v).inverse().apply(raw.window(v, area).centre());
     double wanted = s.contour().nearest(middle).distance();
     double offset = wanted - (s.tail() + s.head()) / 2;
     double lap = s.track().length();

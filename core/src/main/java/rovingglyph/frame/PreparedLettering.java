@@ -19,18 +19,24 @@ import rovingglyph.setting.SetText;
  * A lettering ready to be evaluated.
  *
  * @param lettering with its landings solved
+ * @param nest the groups that it stands in
  * @param unsolved indexes of path offset keyframes whose landing has no solution
  * @param known the landings found, for the next state of the lettering; null where it has none
  */
 public record PreparedLettering(
-    Lettering lettering, SetText text, Seats seats, List<Integer> unsolved, KnownLandings known) {
+    Lettering lettering,
+    SetText text,
+    Seats seats,
+    Nest nest,
+    List<Integer> unsolved,
+    KnownLandings known) {
 
   PreparedLettering solved(Lettering l, List<Integer> missing) {
-    return new PreparedLettering(l, text, seats, missing, known);
+    return new PreparedLettering(l, text, seats, nest, missing, known);
   }
 
   PreparedLettering with(KnownLandings landings) {
-    return new PreparedLettering(lettering, text, seats, unsolved, landings);
+    return new PreparedLettering(lettering, text, seats, nest, unsolved, landings);
   }
 
   public SeatValues values(double time) {
@@ -69,6 +75,18 @@ public record PreparedLettering(
   /** The placements of the first row. */
   public List<Placement> placements(SeatValues v) {
     return placements(seating(v));
+  }
+
+  /** The placements of a row with what the groups round it do, in pixels of the frame. */
+  public List<Placement> inFrame(Seating row) {
+    Affine map = nest.map(row.values().time());
+    double turn = Math.atan2(map.b(), map.a());
+    double scale = Math.hypot(map.a(), map.b());
+    List<Placement> out = new ArrayList<>();
+    for (Placement p : placements(row)) {
+      out.add(p.turned(map.apply(p.at()), turn).scaled(scale));
+    }
+    return out;
   }
 
   Affine turn(SeatValues v) {
@@ -166,9 +184,10 @@ public record PreparedLettering(
 
   /** Whether any outline touches the rectangle, by the outlines themselves and not their boxes. */
   public boolean touches(SeatValues v, Rect area) {
+    Window window = window(v, area);
     for (Seating row : rows(v)) {
       for (Placement p : placements(row)) {
-        if (p.visible() && ink(row, p).touches(area)) {
+        if (p.visible() && ink(row, p).touches(window)) {
           return true;
         }
       }
@@ -176,9 +195,14 @@ public record PreparedLettering(
     return false;
   }
 
-  /** Whether one letter's outlines touch the rectangle. */
-  boolean touches(Seating row, int letter, Rect area) {
+  /** Whether one letter's outlines reach into a window. */
+  boolean touches(Seating row, int letter, Window window) {
     Placement p = turned(row, row.place(letter));
-    return p.visible() && ink(row, p).touches(area);
+    return p.visible() && ink(row, p).touches(window);
+  }
+
+  /** A part of the frame as the lettering sees it at the time of the values. */
+  Window window(SeatValues v, Rect area) {
+    return new Window(area, nest.map(v.time()));
   }
 }

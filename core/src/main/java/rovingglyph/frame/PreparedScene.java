@@ -2,10 +2,13 @@ package rovingglyph.frame;
 
 import java.util.List;
 import java.util.Map;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
+import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 import rovingglyph.type.Outline;
 
@@ -33,7 +36,7 @@ public record PreparedScene(
   /** Whether any item is blurred by its motion. */
   public boolean blurs() {
     return scene.blur().angle() > 0
-        || scene.letterings().stream().anyMatch(l -> blur(l) > 0 && !l.hidden());
+        || scene.letterings().stream().anyMatch(l -> blur(l) > 0 && scene.shows(l));
   }
 
   /** The shutter angle of an item in degrees. */
@@ -50,44 +53,78 @@ public record PreparedScene(
    */
   public Frame at(double time, double shutter) {
     Frame frame = new Frame();
-    for (String id : scene.stack()) {
+    paint(frame, scene.stack(), Affine.IDENTITY, time, shutter);
+    return frame;
+  }
+
+  private void paint(Frame frame, List<String> ids, Affine map, double time, double shutter) {
+    for (String id : ids) {
       Item item = scene.item(id);
+      double at = time + shutter * blur(item) / 360 / scene.rate().perSecond();
       if (item.hidden()) {
         continue;
       }
-      double open = shutter * blur(item) / 360 / scene.rate().perSecond();
-      if (item instanceof Lettering) {
-        PreparedLettering l = letterings.get(id);
-        if (l != null) {
-          l.paint(frame, time + open);
-        }
-      } else {
-        pictures.get(id).paint(frame, time + open);
+      if (item instanceof Group g) {
+        paint(frame, g, map, at, time, shutter);
+        continue;
+      }
+      frame.mapped(map);
+      if (item instanceof Picture) {
+        pictures.get(id).paint(frame, at);
+      } else if (letterings.containsKey(id)) {
+        letterings.get(id).paint(frame, at);
       }
     }
-    return frame;
+  }
+
+  private void paint(Frame f, Group g, Affine map, double at, double time, double shutter) {
+    double alpha = Place.alpha(g, at);
+    if (alpha <= 0) {
+      return;
+    }
+    if (alpha < 1) {
+      f.push(alpha);
+    }
+    paint(f, g.members(), map.times(Place.map(g, at)), time, shutter);
+    if (alpha < 1) {
+      f.pop();
+    }
   }
 
   /** The id of the topmost visible item within {@code reach} px of a point; empty if none is. */
   public String itemAt(Point p, double time, double reach) {
     Rect spot = new Rect(p.x() - reach, p.y() - reach, p.x() + reach, p.y() + reach);
-    for (int i = scene.stack().size() - 1; i >= 0; i--) {
-      String id = scene.stack().get(i);
-      PreparedLettering l = letterings.get(id);
-      boolean hit =
-          l != null
-              ? l.touches(l.values(time), spot)
-              : pictures.containsKey(id) && touches(pictures.get(id), time, spot);
-      if (hit && !scene.item(id).hidden()) {
+    return itemAt(scene.stack(), new Window(spot, Affine.IDENTITY), time);
+  }
+
+  private String itemAt(List<String> ids, Window spot, double time) {
+    for (int i = ids.size() - 1; i >= 0; i--) {
+      String id = ids.get(i);
+      Item item = scene.item(id);
+      if (item.hidden()) {
+        continue;
+      }
+      if (item instanceof Group g) {
+        Affine map = spot.map().times(Place.map(g, time));
+        String found = itemAt(g.members(), new Window(spot.area(), map), time);
+        if (!found.isEmpty()) {
+          return found;
+        }
+      } else if (touches(item, time, spot)) {
         return id;
       }
     }
     return "";
   }
 
-  private boolean touches(PreparedPicture p, double time, Rect spot) {
-    for (int i = 0; i < p.picture().parts().size(); i++) {
-      if (AreaTouch.touches(outlines.get(p.outlineBase() + i), p.place(time), spot)) {
+  private boolean touches(Item item, double time, Window spot) {
+    PreparedLettering l = letterings.get(item.id());
+    if (l != null) {
+      return l.touches(l.values(time), spot.area());
+    }
+    PreparedPicture p = pictures.get(item.id());
+    for (int i = 0; p != null && i < p.picture().parts().size(); i++) {
+      if (spot.touched(outlines.get(p.outlineBase() + i), Place.map(p.picture(), time))) {
         return true;
       }
     }

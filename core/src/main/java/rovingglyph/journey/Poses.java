@@ -24,7 +24,7 @@ public final class Poses {
     labels.put(0L, "First frame");
     labels.put(last, "Last frame");
     for (Item item : moving(scene)) {
-      if (!item.hidden()) {
+      if (scene.shows(item)) {
         item.values()
             .forEach((c, m) -> m.keyframes().forEach(k -> label(labels, scene, k, item, c, last)));
       }
@@ -34,10 +34,10 @@ public final class Poses {
     return out;
   }
 
-  /** The letterings; where none of them moves, the pictures. */
+  /** The letterings; where none of them moves, the pictures and groups. */
   private static List<? extends Item> moving(Scene scene) {
     boolean any = scene.letterings().stream().anyMatch(Mover::moves);
-    return any ? scene.letterings() : scene.pictures();
+    return any ? scene.letterings() : scene.placed();
   }
 
   private static void label(

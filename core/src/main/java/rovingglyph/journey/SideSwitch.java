@@ -54,7 +54,7 @@ public final class SideSwitch {
   public static Lettering readable(PreparedLettering l, double time) {
     Seat.Side now = l.lettering().seat().side();
     Seat.Side other = now == Seat.Side.LEFT ? Seat.Side.RIGHT : Seat.Side.LEFT;
-    return upright(l.placements(l.values(time))) ? l.lettering() : to(l, other, time);
+    return upright(l.inFrame(l.seating(l.values(time)))) ? l.lettering() : to(l, other, time);
   }
 
   private static boolean upright(List<Placement> places) {

@@ -15,7 +15,7 @@ import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Mover;
-import rovingglyph.scene.Picture;
+import rovingglyph.scene.Placed;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
 
@@ -60,12 +60,12 @@ public final class LoopCheck {
     LoopCheck check = new LoopCheck(prepared);
     for (Lettering l : prepared.scene().letterings()) {
       PreparedLettering p = prepared.letterings().get(l.id());
-      if (p != null && !l.hidden()) {
+      if (p != null && prepared.scene().shows(l)) {
         check.item(l, "\u201c" + l.text().strip().replace('\n', ' ') + "\u201d", lap(p));
       }
     }
-    for (Picture p : prepared.scene().pictures()) {
-      if (!p.hidden()) {
+    for (Placed p : prepared.scene().placed()) {
+      if (prepared.scene().shows(p)) {
         check.item(p, p.name(), 0);
       }
     }

@@ -41,7 +41,7 @@ public final class Proof {
       proof.late(l, quoted(l));
       if (l.text().isBlank()) {
         proof.find("This lettering has no words yet: type them in Words", l.id(), -1);
-      } else if (prepared.letterings().containsKey(l.id()) && !l.hidden()) {
+      } else if (prepared.letterings().containsKey(l.id()) && prepared.scene().shows(l)) {
         proof.letters(prepared.letterings().get(l.id()));
         proof.landings(prepared.letterings().get(l.id()));
         proof.atRest(prepared.letterings().get(l.id()));
@@ -49,7 +49,7 @@ public final class Proof {
     }
     LoopCheck.of(prepared).forEach(proof::loop);
     prepared.scene().paths().forEach(proof::changesShape);
-    prepared.scene().pictures().forEach(p -> proof.late(p, "\"" + p.name() + "\""));
+    prepared.scene().placed().forEach(p -> proof.late(p, "\"" + p.name() + "\""));
     return proof.findings;
   }
 
@@ -181,7 +181,7 @@ public final class Proof {
   private void atRest(PreparedLettering l) {
     double t = restTime(l.lettering(), scene.length());
     SeatValues v = l.values(t);
-    List<Placement> places = l.placements(v);
+    List<Placement> places = l.inFrame(l.seating(v));
     String name = quoted(l.lettering());
     String id = l.lettering().id();
     Seating seating = l.seating(v);

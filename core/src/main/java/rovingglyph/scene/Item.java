@@ -1,7 +1,7 @@
 package rovingglyph.scene;
 
-/** Something that stands in the stack. */
-public sealed interface Item extends Mover permits Lettering, Picture {
+/** Something that stands in the stack, or in a group that does. */
+public sealed interface Item extends Mover permits Lettering, Placed {
   boolean hidden();
 
   boolean locked();

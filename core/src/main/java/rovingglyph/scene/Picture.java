@@ -2,12 +2,13 @@ package rovingglyph.scene;
 
 import java.util.List;
 import java.util.Map;
+import rovingglyph.geometry.Point;
 
 /**
- * A drawing of filled shapes, placed with its own origin at (x, y), scaled and turned about it.
+ * A drawing of filled shapes, whose own origin is its centre.
  *
  * @param parts back to front
- * @param values one for each of {@link #CHANNELS}
+ * @param values one for each of {@link Placed#CHANNELS}
  */
 public record Picture(
     String id,
@@ -17,17 +18,14 @@ public record Picture(
     boolean hidden,
     boolean locked,
     Extras extras)
-    implements Item {
-
-  public static final List<Channel> CHANNELS =
-      List.of(Channel.X, Channel.Y, Channel.SCALE, Channel.ROTATION, Channel.OPACITY);
+    implements Placed {
 
   /** SVG path data in the drawing's pixels, filled with 0xRRGGBB. */
   public record Part(String data, int fill, Extras extras) {}
 
-  /** The value of a channel that a document leaves out. */
-  public static double start(Channel c) {
-    return c == Channel.SCALE ? 1 : c == Channel.OPACITY ? 100 : 0;
+  @Override
+  public Point centre() {
+    return Point.ORIGIN;
   }
 
   @Override

@@ -1,7 +1,9 @@
 package rovingglyph.scene;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * A timed frame with its contents.
@@ -11,7 +13,7 @@ import java.util.List;
  * @param length in seconds
  * @param background 0xRRGGBB, or null for none
  * @param cues in order of time
- * @param stack ids of all items, back to front
+ * @param stack ids of the items that are in no group, back to front
  */
 public record Scene(
     String name,
@@ -23,6 +25,7 @@ public record Scene(
     List<GuidePath> paths,
     List<Lettering> letterings,
     List<Picture> pictures,
+    List<Group> groups,
     List<Template> templates,
     List<Cue> cues,
     Blur blur,
@@ -45,19 +48,45 @@ public record Scene(
     return paths.stream().filter(p -> p.id().equals(id)).findFirst().orElse(null);
   }
 
-  /** The lettering or picture with this id; null if there is none. */
+  /** The item with this id; null if there is none. */
   public Item item(String id) {
     for (Lettering l : letterings) {
       if (l.id().equals(id)) {
         return l;
       }
     }
-    for (Picture p : pictures) {
+    for (Placed p : placed()) {
       if (p.id().equals(id)) {
         return p;
       }
     }
     return null;
+  }
+
+  /** The pictures and the groups. */
+  public List<Placed> placed() {
+    List<Placed> out = new ArrayList<>(pictures);
+    out.addAll(groups);
+    return out;
+  }
+
+  /** The group that an item stands in; null if it stands in the stack. */
+  public Group groupOf(String id) {
+    for (Group g : groups) {
+      if (g.members().contains(id)) {
+        return g;
+      }
+    }
+    return null;
+  }
+
+  /** The groups round an item, outermost first. */
+  public List<Group> groupsRound(String id) {
+    List<Group> out = new ArrayList<>();
+    for (Group g = groupOf(id); g != null; g = groupOf(g.id())) {
+      out.add(0, g);
+    }
+    return out;
   }
 
   /** The item or path with this id; null if there is none. */
@@ -66,21 +95,38 @@ public record Scene(
     return item != null ? item : path(id);
   }
 
+  /** Whether an item, and every group round it, is not hidden. */
+  public boolean shows(Item item) {
+    return !item.hidden() && groupsRound(item.id()).stream().noneMatch(Group::hidden);
+  }
+
   public Scene withItem(Item item) {
     if (item instanceof Lettering l) {
       return withLetterings(letterings.stream().map(o -> o.id().equals(l.id()) ? l : o).toList());
     }
+    if (item instanceof Group g) {
+      return withGroups(groups.stream().map(o -> o.id().equals(g.id()) ? g : o).toList());
+    }
     Picture p = (Picture) item;
     return with(
-        paths, letterings, pictures.stream().map(o -> o.id().equals(p.id()) ? p : o).toList());
+        paths,
+        letterings,
+        pictures.stream().map(o -> o.id().equals(p.id()) ? p : o).toList(),
+        groups,
+        cues,
+        stack);
   }
 
   public Scene withLetterings(List<Lettering> newLetterings) {
-    return with(paths, newLetterings, pictures);
+    return with(paths, newLetterings, pictures, groups, cues, stack);
+  }
+
+  public Scene withGroups(List<Group> newGroups) {
+    return with(paths, letterings, pictures, newGroups, cues, stack);
   }
 
   public Scene withPaths(List<GuidePath> newPaths) {
-    return with(newPaths, letterings, pictures);
+    return with(newPaths, letterings, pictures, groups, cues, stack);
   }
 
   public Scene withPath(GuidePath path) {
@@ -95,7 +141,7 @@ public record Scene(
   }
 
   public Scene withCues(List<Cue> newCues) {
-    return with(paths, letterings, pictures, newCues, stack);
+    return with(paths, letterings, pictures, groups, newCues, stack);
   }
 
   /** The cue with this id; null if there is none. */
@@ -103,14 +149,30 @@ public record Scene(
     return cues.stream().filter(c -> c.id().equals(id)).findFirst().orElse(null);
   }
 
-  /** Without the lettering or picture with this id. */
+  /** Without an item; a group goes with all that is in it, and one left empty goes too. */
   public Scene without(String id) {
+    Set<String> gone = new HashSet<>();
+    collect(id, gone);
+    for (Group g = groupOf(id); g != null && gone.containsAll(g.members()); g = groupOf(g.id())) {
+      gone.add(g.id());
+    }
     return with(
         paths,
-        letterings.stream().filter(l -> !l.id().equals(id)).toList(),
-        pictures.stream().filter(p -> !p.id().equals(id)).toList(),
+        letterings.stream().filter(l -> !gone.contains(l.id())).toList(),
+        pictures.stream().filter(p -> !gone.contains(p.id())).toList(),
+        groups.stream()
+            .filter(g -> !gone.contains(g.id()))
+            .map(g -> g.with(g.members().stream().filter(m -> !gone.contains(m)).toList()))
+            .toList(),
         cues,
-        stack.stream().filter(s -> !s.equals(id)).toList());
+        stack.stream().filter(s -> !gone.contains(s)).toList());
+  }
+
+  private void collect(String id, Set<String> ids) {
+    ids.add(id);
+    if (item(id) instanceof Group g) {
+      g.members().forEach(m -> collect(m, ids));
+    }
   }
 
   /** With an item put on top of the stack. */
@@ -118,18 +180,18 @@ public record Scene(
     List<String> order = new ArrayList<>(stack);
     order.remove(id);
     order.add(id);
-    return with(paths, letterings, pictures, cues, List.copyOf(order));
+    return withStack(order);
   }
 
-  private Scene with(
-      List<GuidePath> newPaths, List<Lettering> newLetterings, List<Picture> newPictures) {
-    return with(newPaths, newLetterings, newPictures, cues, stack);
+  public Scene withStack(List<String> newStack) {
+    return with(paths, letterings, pictures, groups, cues, List.copyOf(newStack));
   }
 
   private Scene with(
       List<GuidePath> newPaths,
       List<Lettering> newLetterings,
       List<Picture> newPictures,
+      List<Group> newGroups,
       List<Cue> newCues,
       List<String> newStack) {
     return new Scene(
@@ -142,6 +204,7 @@ public record Scene(
         newPaths,
         newLetterings,
         newPictures,
+        newGroups,
         templates,
         newCues,
         blur,

@@ -34,4 +34,20 @@ public record Placement(
     return new Placement(
         letter, distance, newAt, angle + turn, width, height, advance, back, fill, alpha, visible);
   }
+
+  /** Looked at larger; the distance stays the path's own. */
+  public Placement scaled(double k) {
+    return new Placement(
+        letter,
+        distance,
+        at,
+        angle,
+        width * k,
+        height * k,
+        advance * k,
+        back,
+        fill,
+        alpha,
+        visible);
+  }
 }

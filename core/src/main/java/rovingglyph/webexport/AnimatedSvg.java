@@ -5,13 +5,15 @@ import java.util.List;
 import java.util.function.DoubleFunction;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.PreparedLettering;
-import rovingglyph.frame.PreparedPicture;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Group;
+import rovingglyph.scene.Item;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Picture;
+import rovingglyph.scene.Placed;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.Seating;
 
@@ -27,6 +29,7 @@ public final class AnimatedSvg {
   private final String prefix;
   private final StringBuilder style = new StringBuilder();
   private final StringBuilder body = new StringBuilder();
+  private int written;
 
   private AnimatedSvg(PreparedScene prepared) {
     this.prepared = prepared;
@@ -46,20 +49,7 @@ public final class AnimatedSvg {
           .append(colour(scene.background()))
           .append("\"/>\n");
     }
-    int n = 0;
-    for (String id : scene.stack()) {
-      if (scene.item(id).hidden()) {
-        continue;
-      }
-      String name = prefix + "-" + n++;
-      PreparedLettering l = prepared.letterings().get(id);
-      PreparedPicture p = prepared.pictures().get(id);
-      if (l != null) {
-        lettering(name, l);
-      } else if (p != null) {
-        picture(name, p);
-      }
-    }
+    items(scene.stack());
     return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 "
         + scene.width()
         + " "
@@ -75,6 +65,23 @@ public final class AnimatedSvg {
         + "]]></style>\n"
         + body
         + "</svg>\n";
+  }
+
+  private void items(List<String> ids) {
+    for (String id : ids) {
+      Item item = scene.item(id);
+      if (item.hidden()) {
+        continue;
+      }
+      String name = prefix + "-" + written++;
+      if (item instanceof Group g) {
+        placed(name, g, () -> items(g.members()));
+      } else if (item instanceof Picture p) {
+        placed(name, p, () -> p.parts().forEach(this::part));
+      } else if (prepared.letterings().containsKey(id)) {
+        lettering(name, prepared.letterings().get(id));
+      }
+    }
   }
 
   private void lettering(String name, PreparedLettering l) {
@@ -114,35 +121,32 @@ public final class AnimatedSvg {
     body.append(">\n").append(letters).append("</g>\n");
   }
 
-  private void picture(String name, PreparedPicture p) {
+  private void placed(String name, Placed p, Runnable contents) {
     List<String> animations = new ArrayList<>();
-    Picture picture = p.picture();
-    String fade = fade(name, picture.movable(Channel.OPACITY), animations);
+    String fade = fade(name, p.movable(Channel.OPACITY), animations);
     String place = place(name, p, animations);
     body.append("<g class=\"" + name + "\"" + style(place, fade) + ">\n");
-    for (Picture.Part part : picture.parts()) {
-      body.append("<path fill=\"" + colour(part.fill()) + "\" d=\"" + part.data() + "\"/>\n");
-    }
+    contents.run();
     body.append("</g>\n");
     animate(name, animations);
   }
 
-  /** Where a picture stands: each of its values in a function of its own, so that each can move. */
-  private String place(String name, PreparedPicture p, List<String> animations) {
-    Movable rotation = p.picture().movable(Channel.ROTATION);
-    Movable scale = p.picture().movable(Channel.SCALE);
-    Movable x = p.picture().movable(Channel.X);
-    Movable y = p.picture().movable(Channel.Y);
-    String[] parts = {
-      "translate(calc("
-          + own(name + "-x", x, animations)
-          + "*1px),calc("
-          + own(name + "-y", y, animations)
-          + "*1px))",
-      " rotate(calc(" + own(name + "-turn", rotation, animations) + "*1deg))",
-      " scale(" + own(name + "-scale", scale, animations) + ")"
-    };
-    return "transform:" + String.join("", parts);
+  private void part(Picture.Part part) {
+    body.append("<path fill=\"" + colour(part.fill()) + "\" d=\"" + part.data() + "\"/>\n");
+  }
+
+  /** Where it stands: each of its values in a function of its own, so that each can move. */
+  private String place(String name, Placed p, List<String> animations) {
+    String x = own(name + "-x", p.movable(Channel.X), animations);
+    String y = own(name + "-y", p.movable(Channel.Y), animations);
+    String turn = own(name + "-turn", p.movable(Channel.ROTATION), animations);
+    String scale = own(name + "-scale", p.movable(Channel.SCALE), animations);
+    String all = "transform:translate(calc(" + x + "*1px),calc(" + y + "*1px))";
+    all += " rotate(calc(" + turn + "*1deg)) scale(" + scale + ")";
+    Point c = p.centre();
+    return c.equals(Point.ORIGIN)
+        ? all
+        : all + " translate(" + Decimal.text(-c.x(), 4) + "px," + Decimal.text(-c.y(), 4) + "px)";
   }
 
   /** The number of a still value; a registered property, driven, of one that moves. */

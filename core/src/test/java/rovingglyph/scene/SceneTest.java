@@ -35,6 +35,7 @@ class SceneTest {
             s.paths(),
             s.letterings(),
             s.pictures(),
+            s.groups(),
             s.templates(),
             s.cues(),
             s.blur(),

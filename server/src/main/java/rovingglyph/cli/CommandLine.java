@@ -155,7 +155,7 @@ public final class CommandLine {
     PreparedScene scene = prepare(file);
     for (PreparedLettering l : scene.letterings().values()) {
       for (Seating row : l.rows(l.values(at))) {
-        for (Placement p : l.placements(row)) {
+        for (Placement p : l.inFrame(row)) {
           Cluster c = row.letters().get(p.letter()).cluster();
           for (int g = 0; g < c.glyphs().size(); g++) {
             out.println(glyph(l.lettering(), c, p, p.height() / row.values().size()));

@@ -25,6 +25,7 @@ final class EmptyScene {
             List.of(),
             List.of(),
             List.of(),
+            List.of(),
             Blur.NONE,
             List.of(),
             Extras.NONE));

@@ -1,7 +1,9 @@
 package rovingglyph.render;
 
+import java.awt.AlphaComposite;
 import java.awt.BasicStroke;
 import java.awt.Color;
+import java.awt.Composite;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.geom.AffineTransform;
@@ -24,6 +26,9 @@ import rovingglyph.type.Outline;
 public final class FramePainter {
   private final PreparedScene scene;
   private final List<Path2D> shapes = new ArrayList<>();
+
+  /** Pictures of faded groups, those in each other by depth. */
+  private final List<BufferedImage> layers = new ArrayList<>();
 
   public FramePainter(PreparedScene scene) {
     this.scene = scene;
@@ -55,22 +60,41 @@ public final class FramePainter {
   }
 
   private void paint(BufferedImage image, double[] numbers) {
-    Graphics2D g = image.createGraphics();
-    g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
-    g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
     Integer background = scene.scene().background();
-    g.setBackground(background == null ? new Color(0, true) : new Color(background));
-    g.clearRect(0, 0, image.getWidth(), image.getHeight());
-    paint(g, numbers);
+    Graphics2D g = graphics(image, background == null ? new Color(0, true) : new Color(background));
+    paint(g, numbers, 0, 0);
     g.dispose();
   }
 
-  private void paint(Graphics2D g, double[] n) {
-    for (int i = 0; i < n.length; ) {
+  /** To paint on an image, filled with a colour first. */
+  private static Graphics2D graphics(BufferedImage image, Color background) {
+    Graphics2D g = image.createGraphics();
+    g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+    g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+    g.setBackground(background);
+    g.clearRect(0, 0, image.getWidth(), image.getHeight());
+    return g;
+  }
+
+  /**
+   * Paints up to the end of the list, or to the pop that belongs to the push before.
+   *
+   * @param deep how many pushes are open
+   * @return where the numbers go on
+   */
+  private int paint(Graphics2D g, double[] n, int from, int deep) {
+    for (int i = from; i < n.length; ) {
       int rgb = (int) n[i];
       int alpha = (int) Math.round(n[i + 1] * 255);
       int count = (int) n[i + 2];
       i += Frame.HEAD;
+      if (count == Frame.POP) {
+        return i;
+      }
+      if (count == Frame.PUSH) {
+        i = over(g, n, i, deep, alpha / 255f);
+        continue;
+      }
       g.setColor(new Color(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255, alpha));
       if (count == Frame.STROKE) {
         i = stroke(g, n, i);
@@ -91,6 +115,25 @@ public final class FramePainter {
       }
       g.fill(area);
     }
+    return n.length;
+  }
+
+  /** Paints a picture of its own and puts it over what is there. */
+  private int over(Graphics2D g, double[] n, int from, int deep, float alpha) {
+    if (layers.size() == deep) {
+      layers.add(
+          new BufferedImage(
+              scene.scene().width(), scene.scene().height(), BufferedImage.TYPE_INT_ARGB));
+    }
+    BufferedImage layer = layers.get(deep);
+    Graphics2D own = graphics(layer, new Color(0, true));
+    int end = paint(own, n, from, deep + 1);
+    own.dispose();
+    Composite before = g.getComposite();
+    g.setComposite(AlphaComposite.getInstance(AlphaComposite.SRC_OVER, alpha));
+    g.drawImage(layer, 0, 0, null);
+    g.setComposite(before);
+    return end;
   }
 
   /** Draws a line; gives where its numbers end. */

@@ -1,0 +1,80 @@
+package rovingglyph.document;
+
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import rovingglyph.scene.Group;
+
+/** Every item stands in one place: the stack, or one group that is not in itself. */
+final class GroupCheck {
+  /** How deep groups stand in each other: a painter keeps a picture of each that is faded. */
+  static final int DEEPEST = 5;
+
+  private GroupCheck() {}
+
+  /**
+   * The stack as given; items that it does not name and that are in no group go on top, so that
+   * nothing is ever unseen.
+   */
+  static List<String> stack(Fields f, Set<String> items, List<Group> groups) {
+    Map<String, Integer> in = membership(f, items, groups);
+    Set<String> order = new LinkedHashSet<>(f.texts("stack", 2000));
+    for (String id : order) {
+      if (!items.contains(id)) {
+        f.problem(
+            "stack",
+            "names \"" + id + "\", which is no lettering, picture or group",
+            "ids of items");
+      } else if (in.containsKey(id)) {
+        String group = groups.get(in.get(id)).name();
+        f.problem(
+            "stack", "names \"" + id + "\", which is in the group \"" + group + "\"", "one place");
+      }
+    }
+    for (int i = 0; i < groups.size(); i++) {
+      int deep = depth(groups, in, i);
+      boolean inItself = deep > groups.size();
+      if (inItself || deep > DEEPEST) {
+        f.problem(
+            "groups[" + i + "].members",
+            inItself ? "the group is in itself" : "stand " + deep + " groups deep",
+            "at most " + DEEPEST + " groups in each other");
+        break;
+      }
+    }
+    items.stream().filter(id -> !in.containsKey(id)).forEach(order::add);
+    return List.copyOf(order);
+  }
+
+  /** The index of the group that each member is in. */
+  private static Map<String, Integer> membership(Fields f, Set<String> items, List<Group> groups) {
+    Map<String, Integer> in = new HashMap<>();
+    for (int i = 0; i < groups.size(); i++) {
+      for (String id : groups.get(i).members()) {
+        String reason = null;
+        if (!items.contains(id)) {
+          reason = "names \"" + id + "\", which is no lettering, picture or group";
+        } else if (in.putIfAbsent(id, i) != null) {
+          reason = "names \"" + id + "\", which is in a group already";
+        }
+        if (reason != null) {
+          f.problem("groups[" + i + "].members", reason, "ids of items, each in one group");
+        }
+      }
+    }
+    return in;
+  }
+
+  /** How many groups a group's members are in; more than there are where it goes round. */
+  private static int depth(List<Group> groups, Map<String, Integer> in, int of) {
+    int deep = 1;
+    Integer round = in.get(groups.get(of).id());
+    while (round != null && deep <= groups.size()) {
+      deep++;
+      round = in.get(groups.get(round).id());
+    }
+    return deep;
+  }
+}

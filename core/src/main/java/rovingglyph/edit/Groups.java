@@ -1,0 +1,149 @@
+package rovingglyph.edit;
+
+import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import rovingglyph.geometry.Point;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Extras;
+import rovingglyph.scene.Group;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.Placed;
+import rovingglyph.scene.Scene;
+
+/** Edits of the order of items, and of the groups they stand in. */
+final class Groups {
+  private Groups() {}
+
+  /** The scene edited; null if {@code op} is not one of these edits. */
+  static Scene apply(Scene scene, String op, JsonObject edit) {
+    return switch (op) {
+      case "group" -> group(scene, edit);
+      case "ungroup" -> ungroup(scene, edit);
+      case "restack" -> restack(scene, edit);
+      default -> null;
+    };
+  }
+
+  private static Item item(Scene scene, String id) {
+    Item item = scene.item(id);
+    if (item == null) {
+      throw new IllegalArgumentException("There is no such item any more");
+    }
+    return item;
+  }
+
+  /**
+   * A new group {@code id} of the {@code items}, in the place of the topmost; its centre is that of
+   * the frame, so that nothing moves by it. What stands elsewhere comes to where the first of them
+   * stands.
+   */
+  private static Scene group(Scene scene, JsonObject edit) {
+    Set<String> chosen = new TreeSet<>();
+    JsonValue given = edit.get("items");
+    if (given != null && given.isArray()) {
+      given.asArray().forEach(v -> chosen.add(item(scene, v.asString()).id()));
+    }
+    // What is in a chosen group comes along with that.
+    chosen.removeIf(id -> scene.groupsRound(id).stream().anyMatch(g -> chosen.contains(g.id())));
+    if (chosen.isEmpty()) {
+      throw new IllegalArgumentException("Choose what is to be in the group first");
+    }
+    List<String> members = inOrder(scene, scene.stack(), chosen);
+    Group into = scene.groupOf(members.get(members.size() - 1));
+    List<String> row = new ArrayList<>(row(scene, into));
+    int at = row.indexOf(members.get(members.size() - 1));
+    at -= (int) row.subList(0, at).stream().filter(chosen::contains).count();
+    Scene out = scene;
+    for (String id : members) {
+      out = taken(out, id);
+    }
+    Point centre = new Point(scene.width() / 2.0, scene.height() / 2.0);
+    Map<Channel, Movable> values = new LinkedHashMap<>();
+    Placed.CHANNELS.forEach(c -> values.put(c, new Movable(Placed.start(c, centre))));
+    String id = edit.getString("id", "");
+    String name = edit.getString("name", "Group " + (scene.groups().size() + 1));
+    List<Group> all = new ArrayList<>(out.groups());
+    all.add(new Group(id, name, members, centre, values, false, false, Extras.NONE));
+    Scene with = out.withGroups(List.copyOf(all));
+    return withoutEmpty(put(with, id, into == null ? "" : into.id(), at));
+  }
+
+  /** Those of a set that stand in a row or in the groups of it, back to front. */
+  private static List<String> inOrder(Scene scene, List<String> row, Set<String> of) {
+    List<String> out = new ArrayList<>();
+    for (String id : row) {
+      if (of.contains(id)) {
+        out.add(id);
+      } else if (scene.item(id) instanceof Group g) {
+        out.addAll(inOrder(scene, g.members(), of));
+      }
+    }
+    return out;
+  }
+
+  private static List<String> row(Scene scene, Group group) {
+    return group == null ? scene.stack() : group.members();
+  }
+
+  /** Puts what is in the group {@code item} in its place; what the group did to it is gone. */
+  private static Scene ungroup(Scene scene, JsonObject edit) {
+    if (!(item(scene, edit.getString("item", "")) instanceof Group g)) {
+      throw new IllegalArgumentException("This is not a group");
+    }
+    Group round = scene.groupOf(g.id());
+    List<String> row = new ArrayList<>(row(scene, round));
+    row.addAll(row.indexOf(g.id()), g.members());
+    row.remove(g.id());
+    Scene out =
+        scene.withGroups(scene.groups().stream().filter(o -> !o.id().equals(g.id())).toList());
+    return round == null ? out.withStack(row) : out.withItem(round.with(row));
+  }
+
+  /**
+   * Puts {@code item} at the place {@code to} of the group {@code into}, or of the stack if that is
+   * left out. A group that is left empty goes.
+   */
+  private static Scene restack(Scene scene, JsonObject edit) {
+    String id = item(scene, edit.getString("item", "")).id();
+    String into = edit.getString("into", "");
+    boolean inItself =
+        into.equals(id) || scene.groupsRound(into).stream().anyMatch(g -> g.id().equals(id));
+    if (inItself) {
+      throw new IllegalArgumentException("A group cannot be put into itself");
+    }
+    if (!into.isEmpty() && !(scene.item(into) instanceof Group)) {
+      throw new IllegalArgumentException("There is no such group any more");
+    }
+    return withoutEmpty(put(taken(scene, id), id, into, edit.getInt("to", Integer.MAX_VALUE)));
+  }
+
+  private static Scene withoutEmpty(Scene scene) {
+    Scene out = scene;
+    for (Group g : scene.groups()) {
+      out = g.members().isEmpty() && out.item(g.id()) != null ? out.without(g.id()) : out;
+    }
+    return out;
+  }
+
+  /** Without an item in its row; it is still in the scene. */
+  private static Scene taken(Scene scene, String id) {
+    Group from = scene.groupOf(id);
+    List<String> row = new ArrayList<>(row(scene, from));
+    row.remove(id);
+    return from == null ? scene.withStack(row) : scene.withItem(from.with(row));
+  }
+
+  private static Scene put(Scene scene, String id, String into, int to) {
+    Group group = into.isEmpty() ? null : (Group) scene.item(into);
+    List<String> row = new ArrayList<>(row(scene, group));
+    row.add(Math.min(Math.max(to, 0), row.size()), id);
+    return group == null ? scene.withStack(row) : scene.withItem(group.with(row));
+  }
+}

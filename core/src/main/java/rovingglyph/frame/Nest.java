@@ -1,0 +1,37 @@
+package rovingglyph.frame;
+
+import java.util.List;
+import java.util.Map;
+import rovingglyph.geometry.Affine;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Group;
+import rovingglyph.scene.Movable;
+
+/**
+ * The groups round an item.
+ *
+ * @param groups outermost first
+ */
+public record Nest(List<Group> groups) {
+
+  /** The map of the item's pixels to those of the frame. */
+  public Affine map(double time) {
+    Affine map = Affine.IDENTITY;
+    for (Group g : groups) {
+      map = map.times(Place.map(g, time));
+    }
+    return map;
+  }
+
+  /** Whether that is the same at all times. */
+  boolean still() {
+    for (Group g : groups) {
+      for (Map.Entry<Channel, Movable> e : g.values().entrySet()) {
+        if (e.getKey() != Channel.OPACITY && e.getValue().moves()) {
+          return false;
+        }
+      }
+    }
+    return true;
+  }
+}

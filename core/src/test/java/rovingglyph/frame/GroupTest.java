@@ -1,0 +1,150 @@
+package rovingglyph.frame;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static rovingglyph.TestScenes.LINE;
+import static rovingglyph.TestScenes.document;
+import static rovingglyph.TestScenes.drawn;
+import static rovingglyph.TestScenes.offsets;
+import static rovingglyph.TestScenes.prepare;
+import static rovingglyph.TestScenes.with;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.edit.SceneEdits;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Rect;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Scene;
+import rovingglyph.seat.Placement;
+
+class GroupTest {
+  private static final String AB = document(LINE, "ab", "", "");
+
+  private static String grouped(String document, String more) {
+    return with(
+        document,
+        "\"groups\":[{\"id\":\"g\",\"members\":[\"l\"],\"centre\":[500,500]" + more + "}]");
+  }
+
+  /** Where the point of the first outline's own map is brought. */
+  private static Affine first(double[] numbers, int at) {
+    int i = at + Frame.HEAD + 1;
+    return new Affine(
+        numbers[i], numbers[i + 1], numbers[i + 2], numbers[i + 3], numbers[i + 4], numbers[i + 5]);
+  }
+
+  @Test
+  void aGroupLeftAloneChangesNothing() {
+    assertThat(prepare(grouped(AB, "")).at(0).numbers()).isEqualTo(prepare(AB).at(0).numbers());
+  }
+
+  @Test
+  void itsMembersAreScaledAndTurnedAboutItsCentreAndMoved() {
+    double[] n = prepare(grouped(AB, ",\"x\":700,\"scale\":2,\"rotation\":90")).at(0).numbers();
+    // The text begins at (100, 500), 400 px before the centre: turned by a quarter above it.
+    Affine m = first(n, 0);
+    assertThat(m.apply(Point.ORIGIN).distance(new Point(700, -300))).isLessThan(1e-9);
+    assertThat(m.b()).isCloseTo(200, within(1e-9));
+  }
+
+  @Test
+  void groupsInEachOtherAddUp() {
+    String json =
+        with(
+            AB,
+            """
+            "groups":[{"id":"g","members":["l"],"x":10,"rotation":90},
+                      {"id":"h","members":["g"],"y":5,"scale":3}]""");
+    Affine m = first(prepare(json).at(0).numbers(), 0);
+    assertThat(m.apply(Point.ORIGIN).distance(new Point(3 * -490, 5 + 3 * 100))).isLessThan(1e-9);
+  }
+
+  @Test
+  void aFadedGroupIsAPictureOfItsOwnAndOneThatIsGoneIsNotPainted() {
+    double[] n = prepare(grouped(AB, ",\"opacity\":40")).at(0).numbers();
+    assertThat(n[1]).isEqualTo(0.4);
+    assertThat(n[2]).isEqualTo(Frame.PUSH);
+    assertThat(n[Frame.HEAD + 1]).isEqualTo(1);
+    assertThat(n[n.length - 1]).isEqualTo(Frame.POP);
+    assertThat(prepare(grouped(AB, ",\"opacity\":0")).at(0).numbers()).isEmpty();
+    assertThat(prepare(grouped(AB, ",\"hidden\":true")).at(0).numbers()).isEmpty();
+  }
+
+  @Test
+  void linesAndBentLettersGoAlong() {
+    String bent = document(LINE, "a", "\"method\":\"bent\"", "\"trail\":{\"width\":4}");
+    double[] plain = prepare(bent).at(0).numbers();
+    double[] moved = prepare(grouped(bent, ",\"x\":510,\"scale\":2")).at(0).numbers();
+    assertThat(moved[Frame.HEAD]).isEqualTo(2 * plain[Frame.HEAD]);
+    // The trail's first point, after width, cap, dashes, count and kind.
+    int at = Frame.HEAD + 5;
+    assertThat(moved[at]).isEqualTo(510 + 2 * (plain[at] - 500));
+    assertThat(moved[moved.length - 3]).isEqualTo(510 + 2 * (plain[plain.length - 3] - 500));
+  }
+
+  @Test
+  void aPlaceOnTheFrameFindsWhatTheGroupBroughtThere() {
+    PreparedScene s = prepare(grouped(AB, ",\"y\":800"));
+    assertThat(s.itemAt(new Point(125, 770), 0, 2)).isEqualTo("l");
+    assertThat(s.itemAt(new Point(125, 470), 0, 2)).isEmpty();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", ",\"x\":400,\"scale\":0.25,\"rotation\":30", ",\"scale\":3"})
+  void aLandingIsJustOutOfTheFrameAsItIsSeen(String place) {
+    String enter =
+        document(
+            drawn(-200, 500, 1200, 500),
+            "abcd",
+            offsets(
+                "{\"time\":0,\"value\":0,\"landing\":\"out-before\"}",
+                "{\"time\":1,\"value\":0,\"landing\":\"at-rest\"}"),
+            "");
+    PreparedScene s = prepare(grouped(enter, place));
+    PreparedLettering l = s.letterings().get("l");
+    Rect frame = new Rect(0, 0, 1000, 1000);
+    assertThat(l.unsolved()).isEmpty();
+    assertThat(l.touches(l.values(0), frame)).isFalse();
+    double landed = l.values(0).pathOffset();
+    assertThat(l.touches(l.values(0).with(Channel.PATH_OFFSET, landed + 0.02), frame)).isTrue();
+  }
+
+  @Test
+  void landingsAreSolvedAgainWhenTheGroupIsMoved() {
+    Scene enter =
+        SceneCodec.read(
+            grouped(
+                document(
+                    LINE, "ab", offsets("{\"time\":0,\"value\":0,\"landing\":\"out-before\"}"), ""),
+                ""));
+    PreparedScene before = Preparation.prepare(enter, rovingglyph.TestScenes::run);
+    Scene moved =
+        SceneEdits.apply(
+            before.scene(),
+            "{\"op\":\"set\",\"item\":\"g\",\"channel\":\"x\",\"time\":0,\"value\":600}");
+    PreparedScene after = Preparation.prepare(moved, rovingglyph.TestScenes::run, before);
+    assertThat(landed(after)).isCloseTo(landed(before) - 100, within(0.02));
+  }
+
+  private static double landed(PreparedScene s) {
+    Keyframe k = s.scene().item("l").movable(Channel.PATH_OFFSET).keyframes().get(0);
+    return k.value();
+  }
+
+  @Test
+  void placesToldInTheFrameAreThoseOfThePicture() {
+    PreparedLettering l =
+        prepare(grouped(AB, ",\"x\":700,\"scale\":2,\"rotation\":90")).letterings().get("l");
+    Placement p = l.inFrame(l.seating(l.values(0))).get(0);
+    // The middle of its advance is 25 px along the line.
+    assertThat(p.at().distance(new Point(700, 500 - 2 * 375))).isLessThan(1e-9);
+    assertThat(p.angle()).isCloseTo(Math.PI / 2, within(1e-9));
+    assertThat(p.height()).isCloseTo(200, within(1e-9));
+    assertThat(p.distance()).isCloseTo(25, within(1e-9));
+  }
+}

@@ -281,6 +281,7 @@ export const {
   speed,
   endSpeeds,
   itemAt,
+  nest,
   outside,
   onFrame,
   pathData,

@@ -17,6 +17,7 @@ export interface SceneDoc {
   paths: GuidePath[];
   letterings: Lettering[];
   pictures: Picture[];
+  groups?: Group[];
   templates: Template[];
   cues?: Cue[];
   blur?: { angle: number; samples: number };
@@ -246,10 +247,10 @@ export interface Lettering {
   locked: boolean;
 }
 
-export interface Picture {
+/** What is put somewhere as a whole. */
+export interface Placed {
   id: string;
   name: string;
-  parts: { d: string; fill: string }[];
   x: Movable;
   y: Movable;
   scale: Movable;
@@ -257,6 +258,16 @@ export interface Picture {
   rotation: Movable;
   hidden: boolean;
   locked: boolean;
+}
+
+export interface Picture extends Placed {
+  parts: { d: string; fill: string }[];
+}
+
+/** Items that are placed as one. */
+export interface Group extends Placed {
+  members: string[];
+  centre: Pair;
 }
 
 /** The name of a value that can move; the core lists them (the Java class Channel). */

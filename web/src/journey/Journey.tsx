@@ -3,8 +3,9 @@ import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { Gauge, Pin, Table2, ZoomIn, ZoomOut } from 'lucide-react';
 import * as core from '../core/core';
 import type { Channel } from '../core/document';
-import { letteringOf, pictureOf, useEditor } from '../state/editor';
-import { channelsOf } from '../sheets/move/MoveSheet';
+import { letteringOf, nameOf, useEditor } from '../state/editor';
+import { markOf } from '../stage/StackStrip';
+import { channelsOf, chartedOf } from '../state/channels';
 import { Choice } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
 import { Chart } from './Chart';
@@ -21,10 +22,9 @@ export function Journey() {
   const selected = useEditor((s) => s.selected);
   const summary = useEditor((s) => s.summary);
   const tick = useEditor((s) => s.charting);
-  const wanted = useEditor((s) => s.charted);
   const lettering = letteringOf(doc, selected);
   const all = channelsOf(doc, selected);
-  const channel: Channel = all.includes(wanted) ? wanted : (all[0] ?? 'pathOffset');
+  const channel = useEditor(chartedOf);
   const { zoom, start, lanes: pinned, speed, table } = useView();
   const lanes = pinned.filter((c) => all.includes(c) && c !== channel);
   const laneCount = lanes.length + (speed ? 1 : 0);
@@ -113,20 +113,14 @@ const Header = memo(function Header({ channel, known }: { channel: Channel; know
   const doc = useEditor((s) => s.doc);
   const selected = useEditor((s) => s.selected);
   const moving = useEditor((s) => s.summary?.items[s.selected ?? '']?.moving);
-  const lettering = letteringOf(doc, selected);
-  const picture = pictureOf(doc, selected);
   return (
     <header className="mb-2 flex items-center gap-2 px-3.5">
       <h1 className="font-head text-[17px] font-semibold">Journey</h1>
       {known && (
         <>
           <span className="ml-auto flex max-w-36 min-w-0 items-center gap-1.5 rounded-full border border-rule px-2.5 py-1">
-            <span
-              className={`size-2 shrink-0 ${lettering ? 'rounded-full bg-teal' : 'rounded-[2px] bg-ochre'}`}
-            />
-            <span className="truncate">
-              {lettering?.text.trim() || picture?.name || 'No words yet'}
-            </span>
+            <span className={`size-2 shrink-0 ${doc && selected ? markOf(doc, selected) : ''}`} />
+            <span className="truncate">{nameOf(doc, selected ?? '')}</span>
           </span>
           <div className="w-31 shrink-0">
             <Choice

@@ -1,15 +1,17 @@
-import type { Picture } from '../core/document';
-import { change, letteringOf, pictureOf, useEditor } from '../state/editor';
+import type { Placed } from '../core/document';
+import { change, groupOf, letteringOf, placedOf, useEditor } from '../state/editor';
 import { ColourField } from '../ui/ColourField';
 import { MovableColour } from '../ui/MovableColour';
 import { MovableField } from '../ui/MovableField';
+import { GroupSection } from './GroupSection';
 
-/** Colours of the chosen item and the backdrop; place and turn of a picture. */
+/** Colours of the chosen item and the backdrop; place and turn of a picture or group. */
 export function DressSheet() {
   const doc = useEditor((s) => s.doc);
   const selected = useEditor((s) => s.selected);
   const lettering = letteringOf(doc, selected);
-  const picture = pictureOf(doc, selected);
+  const placed = placedOf(doc, selected);
+  const group = groupOf(doc, selected);
   if (!doc) return null;
   return (
     <>
@@ -20,7 +22,8 @@ export function DressSheet() {
           <MovableField item={lettering.id} channel="opacity" />
         </section>
       )}
-      {picture && <PictureSection picture={picture} />}
+      {placed && <PlacedSection key={placed.id} placed={placed} />}
+      {group && <GroupSection group={group} />}
       <section className="section">
         <h2 className="section-title">Backdrop</h2>
         <label className="mb-2 flex items-center gap-2">
@@ -46,15 +49,15 @@ export function DressSheet() {
   );
 }
 
-function PictureSection({ picture }: { picture: Picture }) {
+function PlacedSection({ placed }: { placed: Placed }) {
   return (
     <section className="section">
-      <h2 className="section-title">{picture.name}</h2>
-      <MovableField item={picture.id} channel="x" />
-      <MovableField item={picture.id} channel="y" />
-      <MovableField item={picture.id} channel="scale" decimals={3} step={0.01} />
-      <MovableField item={picture.id} channel="rotation" />
-      <MovableField item={picture.id} channel="opacity" />
+      <h2 className="section-title">{placed.name}</h2>
+      <MovableField item={placed.id} channel="x" />
+      <MovableField item={placed.id} channel="y" />
+      <MovableField item={placed.id} channel="scale" decimals={3} step={0.01} />
+      <MovableField item={placed.id} channel="rotation" />
+      <MovableField item={placed.id} channel="opacity" />
     </section>
   );
 }

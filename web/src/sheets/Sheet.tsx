@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { letteringOf, useEditor, type Tab } from '../state/editor';
+import { letteringOf, placedOf, useEditor, type Tab } from '../state/editor';
 import { addLettering } from '../state/making';
 import type { Lettering } from '../core/document';
 import { DressSheet } from './DressSheet';
@@ -24,6 +24,8 @@ export function Sheet() {
   const doc = useEditor((s) => s.doc);
   const selected = useEditor((s) => s.selected);
   const lettering = letteringOf(doc, selected);
+  const placed = placedOf(doc, selected);
+  const subject = placed && (tab === 'move' || tab === 'dress') ? placed.name : undefined;
   const path = doc?.paths.find((p) => p.id === lettering?.path);
   if (!doc) return <aside className="w-67 shrink-0 border-r border-rule bg-sheet" />;
   const needsLettering = tab === 'words' || tab === 'seat';
@@ -36,7 +38,7 @@ export function Sheet() {
       <p className="mb-3 truncate text-[12px] text-soft">
         {lettering && tab !== 'export'
           ? `“${lettering.text.trim() || 'no words yet'}” on ${path?.name}`
-          : SUBTITLES[tab]}
+          : (subject ?? SUBTITLES[tab])}
       </p>
       {needsLettering && !lettering ? <ChooseFirst /> : <Body tab={tab} lettering={lettering} />}
     </aside>

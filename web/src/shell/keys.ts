@@ -2,14 +2,17 @@ import { pause, play } from '../stage/playback';
 import { goToKeyframe, stepFrame } from '../stage/Transport';
 import {
   applyEdit,
+  isLocked,
   letteringOf,
   pathOf,
+  placedOf,
   redo,
   setValue,
   TABS,
   undo,
   useEditor,
 } from '../state/editor';
+import { chartedOf } from '../state/channels';
 import { removeItem } from '../state/making';
 import { deletePoints, editPath, finishDrawing } from '../state/paths';
 import * as core from '../core/core';
@@ -49,16 +52,26 @@ function act(e: KeyboardEvent, help: () => void, target: HTMLElement): boolean {
   else if (e.key === 'Escape') escape();
   else if (e.key === '?') help();
   else if (e.key === 'Delete' || e.key === 'Backspace') remove();
-  else if (e.key.startsWith('Arrow') && !target.matches('input, button, [role=menuitem]')) nudge(e);
+  else if (e.key.startsWith('Arrow') && !usesArrows(target)) nudge(e);
   else return false;
   return true;
 }
 
+/** Fields, menus and lists have a use of their own for them; the buttons round the stage have not. */
+function usesArrows(target: HTMLElement): boolean {
+  return target.matches('input, button, [role=menuitem]') && !target.matches('main button');
+}
+
 function remove(): void {
-  const { keyframe, keys, points, selected, charted, tab } = useEditor.getState();
+  const { keyframe, keys, points, selected, tab } = useEditor.getState();
   const chosen = keys.length > 0 ? keys : keyframe !== null ? [keyframe] : [];
   if (chosen.length > 0 && selected) {
-    applyEdit({ op: 'removeKeys', item: selected, channel: charted, indexes: chosen });
+    applyEdit({
+      op: 'removeKeys',
+      item: selected,
+      channel: chartedOf(useEditor.getState()),
+      indexes: chosen,
+    });
     useEditor.setState({ keyframe: null, keys: [] });
   } else if (points.length > 0 && tab === 'path') deletePoints();
   else if (selected) removeItem(selected);
@@ -68,7 +81,7 @@ function escape(): void {
   useEditor.setState({ full: false, keyframe: null, keys: [], points: [], pickStart: false });
 }
 
-/** The chosen points or the path, else the lettering: along the path and away from it. */
+/** The chosen points or the path, else what is placed, else the lettering: along and across. */
 function nudge(e: KeyboardEvent): void {
   const { doc, selected, points, tab, time } = useEditor.getState();
   const by = e.shiftKey ? 10 : 1;
@@ -80,9 +93,15 @@ function nudge(e: KeyboardEvent): void {
     else editPath('move', { x: dx, y: dy }, 'nudge');
     return;
   }
+  if (!doc || !selected || isLocked(doc, selected) || tab === 'export') return;
+  if (placedOf(doc, selected)) {
+    const along = dx !== 0 ? 'x' : 'y';
+    const to = core.value(selected, along, time) + (dx || dy);
+    setValue(selected, along, to, e.altKey, 'nudge');
+    return;
+  }
   const lettering = letteringOf(doc, selected);
-  if (!doc || !lettering || lettering.locked) return;
-  if (tab === 'export') return;
+  if (!lettering) return;
   const channel = dx !== 0 ? 'pathOffset' : 'baselineShift';
   const value = core.value(lettering.id, channel, time) + (dx !== 0 ? dx : -dy);
   setValue(lettering.id, channel, value, e.altKey, 'nudge');

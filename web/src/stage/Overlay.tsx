@@ -1,11 +1,20 @@
 import { useMemo, useRef, useState } from 'react';
 import * as core from '../core/core';
 import { isShape } from '../core/document';
-import { letteringOf, pathOf, select, useEditor } from '../state/editor';
+import {
+  isLocked,
+  letteringOf,
+  pathOf,
+  placedOf,
+  select,
+  selectAlso,
+  useEditor,
+} from '../state/editor';
 import { editPath } from '../state/paths';
 import { sceneCoordinates } from './coordinates';
 import { DrawingLayer } from './DrawingLayer';
-import { PathLines, useLine } from './PathLines';
+import { OtherPaths, PathLines, useLine } from './PathLines';
+import { PlaceHandles } from './PlaceHandles';
 import { PointHandles, useMarquee } from './PointHandles';
 import { SeatHandles } from './SeatHandles';
 import { BoxHandles, PathGrip, ShapeHandles } from './ShapeHandles';
@@ -15,8 +24,11 @@ import { TemplateLayer } from './TemplateLayer';
 /** Everything that lies over the picture and is never in the output. {@code unit}: a screen pixel. */
 export function Overlay({ unit }: { unit: number }) {
   const svg = useRef<SVGSVGElement>(null);
-  const [points, setPoints] = useState<SVGSVGElement | null>(null);
-  const toScene = useMemo(() => sceneCoordinates(svg), []);
+  const within = useRef<SVGGElement>(null);
+  const [points, setPoints] = useState<SVGGElement | null>(null);
+  const toFrame = useMemo(() => sceneCoordinates(svg), []);
+  // What stands in groups is edited where they bring it.
+  const toScene = useMemo(() => sceneCoordinates(within), []);
   const doc = useEditor((s) => s.doc);
   const paths = useEditor((s) => s.summary?.paths);
   const selected = useEditor((s) => s.selected);
@@ -31,32 +43,40 @@ export function Overlay({ unit }: { unit: number }) {
   const line = useLine(path);
   const withPoints = path?.kind === 'drawn' || path?.kind === 'smooth' ? path : undefined;
   const marquee = useMarquee(withPoints, toScene);
+  const placed = placedOf(doc, selected);
+  const about = placed?.id ?? (drawing || path?.id === lettering?.path ? lettering?.id : undefined);
+  const nest = useNest(about);
+  const inner = unit / Math.hypot(nest[0] ?? 1, nest[1] ?? 0);
+  const matrix = `matrix(${nest.join(' ')})`;
   if (!doc || !paths) return null;
 
-  const choose = (x: number, y: number) => {
+  const choose = (x: number, y: number, more = false) => {
     const item = core.itemAt(x, y, useEditor.getState().time, 3 * unit) || null;
     if (tab === 'path' && useEditor.getState().points.length > 0) {
       useEditor.setState({ points: [] });
     } else {
-      select(item);
+      if (more && item) selectAlso(item);
+      else select(item);
     }
   };
   const press = (e: React.PointerEvent) => {
     if (drawing || e.button !== 0) return;
-    const [x, y] = toScene(e);
+    const [x, y] = toFrame(e);
     if (pickStart) {
-      editPath('startAt', { x, y });
+      const [px, py] = toScene(e);
+      editPath('startAt', { x: px, y: py });
       useEditor.setState({ pickStart: false });
     } else if (tab === 'path' && withPoints && !withPoints.locked) {
       marquee.begin(e, () => choose(x, y));
     } else {
-      choose(x, y);
+      choose(x, y, e.shiftKey);
     }
   };
 
   const known = path && paths[path.id];
   const free = known && !path.locked && !path.hidden && !drawing && !pickStart;
-  const seats = lettering && !lettering.locked && !drawing;
+  const seats = lettering && !isLocked(doc, lettering.id) && !drawing;
+  const places = placed && !isLocked(doc, placed.id) && !drawing && tab !== 'path';
   const viewBox = `0 0 ${doc.width} ${doc.height}`;
   return (
     <>
@@ -80,45 +100,60 @@ export function Overlay({ unit }: { unit: number }) {
           />
         )}
         <Guides doc={doc} thirds={overlays.thirds} safe={overlays.safe} unit={unit} />
-        <PathLines path={path} unit={unit} toScene={toScene} />
-        {free && tab === 'path' && !withPoints && (
-          <>
-            <PathGrip path={path} unit={unit} toScene={toScene} line={line} />
-            <BoxHandles path={path} unit={unit} toScene={toScene} />
-            {isShape(path) && <ShapeHandles path={path} unit={unit} toScene={toScene} />}
-          </>
-        )}
-        {free && tab === 'path' && withPoints && (
-          <PointHandles
-            path={withPoints}
-            layer={points}
-            line={line}
-            unit={unit}
-            toScene={toScene}
-          />
-        )}
-        {seats && (tab === 'words' || tab === 'seat' || tab === 'move') && (
-          <SeatHandles id={lettering.id} stops={tab !== 'words'} unit={unit} toScene={toScene} />
-        )}
-        {marquee.box && (
-          <rect
-            x={marquee.box[0]}
-            y={marquee.box[1]}
-            width={marquee.box[2] - marquee.box[0]}
-            height={marquee.box[3] - marquee.box[1]}
-            className="pointer-events-none fill-teal/10 stroke-teal"
-            strokeWidth={unit}
-          />
-        )}
-        {drawing && <DrawingLayer drawing={drawing} unit={unit} toScene={toScene} />}
+        {overlays.others && <OtherPaths chosen={path?.id} unit={unit} />}
+        <g ref={within} transform={matrix}>
+          <PathLines path={path} unit={inner} toScene={toScene} />
+          {free && tab === 'path' && !withPoints && (
+            <>
+              <PathGrip path={path} unit={inner} toScene={toScene} line={line} />
+              <BoxHandles path={path} unit={inner} toScene={toScene} />
+              {isShape(path) && <ShapeHandles path={path} unit={inner} toScene={toScene} />}
+            </>
+          )}
+          {free && tab === 'path' && withPoints && (
+            <PointHandles
+              path={withPoints}
+              layer={points}
+              line={line}
+              unit={inner}
+              toScene={toScene}
+            />
+          )}
+          {seats && (tab === 'words' || tab === 'seat' || tab === 'move') && (
+            <SeatHandles id={lettering.id} stops={tab !== 'words'} unit={inner} toScene={toScene} />
+          )}
+          {places && <PlaceHandles id={placed.id} unit={inner} toScene={toScene} />}
+          {marquee.box && (
+            <rect
+              x={marquee.box[0]}
+              y={marquee.box[1]}
+              width={marquee.box[2] - marquee.box[0]}
+              height={marquee.box[3] - marquee.box[1]}
+              className="pointer-events-none fill-teal/10 stroke-teal"
+              strokeWidth={inner}
+            />
+          )}
+          {drawing && <DrawingLayer drawing={drawing} unit={inner} toScene={toScene} />}
+        </g>
         <SnapLines width={doc.width} height={doc.height} unit={unit} />
       </svg>
       <svg
-        ref={setPoints}
         viewBox={viewBox}
         className="pointer-events-none absolute inset-0 size-full touch-none overflow-visible will-change-transform"
-      />
+      >
+        <g ref={setPoints} transform={matrix} />
+      </svg>
     </>
+  );
+}
+
+/** What the groups round an item do to it at the playhead, as six numbers of a matrix. */
+function useNest(item: string | undefined): number[] {
+  const time = useEditor((s) => s.time);
+  const shown = useEditor((s) => s.shown);
+  return useMemo(
+    () => (item && shown > 0 ? [...core.nest(item, time)] : [1, 0, 0, 1, 0, 0]),
+    [item, time, shown],
   );
 }
 

@@ -24,14 +24,13 @@ export function useLine(path: GuidePath | undefined, follow = false): string {
   }, [info, path, time, previewed]);
 }
 
-/** The chosen path and what is to be shown along it, the other paths faintly. */
+/** The chosen path and what is to be shown along it. */
 export function PathLines({ path, unit, toScene }: Props) {
   const overlays = useEditor((s) => s.overlays);
   const drawing = useEditor((s) => s.drawing !== null);
   const line = useLine(path, true);
   return (
     <g>
-      {overlays.others && <OtherPaths chosen={path?.id} unit={unit} />}
       {path && !path.hidden && overlays.path && (
         <>
           <Along path={path} unit={unit} />
@@ -49,7 +48,8 @@ export function PathLines({ path, unit, toScene }: Props) {
   );
 }
 
-function OtherPaths({ chosen, unit }: { chosen: string | undefined; unit: number }) {
+/** The paths that are not chosen, faintly. */
+export function OtherPaths({ chosen, unit }: { chosen: string | undefined; unit: number }) {
   const paths = useEditor((s) => s.doc?.paths);
   const summary = useEditor((s) => s.summary);
   const open = useEditor((s) => s.tab === 'path' && s.drawing === null);

@@ -13,7 +13,7 @@ import type { ToScene } from './coordinates';
 interface Props {
   path: DrawnPath | SmoothPath;
   /** Where the points that are not chosen go: a layer that is not painted again with the others. */
-  layer: SVGSVGElement | null;
+  layer: SVGGElement | null;
   line: string;
   unit: number;
   toScene: ToScene;

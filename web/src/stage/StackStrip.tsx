@@ -1,21 +1,43 @@
-import { Eye, EyeOff, Lock, LockOpen, Plus, Trash2 } from 'lucide-react';
+import {
+  Eye,
+  EyeOff,
+  Group as GroupIcon,
+  Lock,
+  LockOpen,
+  Plus,
+  Trash2,
+  Ungroup,
+} from 'lucide-react';
 import { useState } from 'react';
-import { letteringOf, pictureOf, select, useEditor } from '../state/editor';
-import { addLettering, removeItem, restack, toggleFlag } from '../state/making';
+import type { SceneDoc } from '../core/document';
+import {
+  groupOf,
+  groupRound,
+  letteringOf,
+  nameOf,
+  placedOf,
+  select,
+  selectAlso,
+  useEditor,
+} from '../state/editor';
+import {
+  addLettering,
+  groupChosen,
+  removeItem,
+  restack,
+  toggleFlag,
+  ungroup,
+} from '../state/making';
 
-/** Everything in the scene as chips, back to front. */
+/** Everything in the scene as chips, back to front; what is in the chosen group stands within it. */
 export function StackStrip() {
   const doc = useEditor((s) => s.doc);
   const selected = useEditor((s) => s.selected);
+  const several = useEditor((s) => s.also.length > 0);
   const [dragged, setDragged] = useState<string | null>(null);
   if (!doc) return null;
-  const chosen = letteringOf(doc, selected) ?? pictureOf(doc, selected);
-
-  const keys = (e: React.KeyboardEvent, id: string, index: number) => {
-    if (!e.altKey) return;
-    if (e.key === 'ArrowRight') restack(id, index + 1);
-    if (e.key === 'ArrowLeft') restack(id, index - 1);
-  };
+  const chosen = letteringOf(doc, selected) ?? placedOf(doc, selected);
+  const group = groupOf(doc, selected);
 
   return (
     <div className="flex h-9 min-w-0 items-center gap-1.5">
@@ -23,41 +45,7 @@ export function StackStrip() {
         aria-label="Stack, back to front"
         className="flex min-w-0 items-center gap-1 overflow-x-auto py-1 pl-0.5 [scrollbar-width:none]"
       >
-        {doc.stack.map((id, index) => {
-          const lettering = letteringOf(doc, id);
-          const picture = pictureOf(doc, id);
-          const hidden = (lettering ?? picture)?.hidden;
-          const name = lettering ? lettering.text.trim() || 'No words yet' : picture?.name;
-          return (
-            <li key={id} className="shrink-0">
-              <button
-                type="button"
-                ref={id === selected ? intoView : undefined}
-                draggable
-                aria-pressed={id === selected}
-                title={`${name}. Drag, or Alt with the arrow keys, to reorder`}
-                className={`flex h-7 max-w-40 items-center gap-1.5 rounded-full border px-2.5 ${
-                  id === selected
-                    ? 'border-teal bg-sheet font-semibold'
-                    : 'border-transparent bg-sheet/60 text-soft hover:text-ink'
-                } ${hidden ? 'line-through opacity-60' : ''}`}
-                onClick={() => select(id)}
-                onKeyDown={(e) => keys(e, id, index)}
-                onDragStart={() => setDragged(id)}
-                onDragOver={(e) => dragged && e.preventDefault()}
-                onDrop={() => dragged && restack(dragged, index)}
-                onDragEnd={() => setDragged(null)}
-              >
-                {lettering ? (
-                  <span className="size-2 shrink-0 rounded-full bg-teal" />
-                ) : (
-                  <span className="size-2 shrink-0 rounded-[2px] bg-ochre" />
-                )}
-                <span className="truncate">{name}</span>
-              </button>
-            </li>
-          );
-        })}
+        <Row doc={doc} into="" ids={doc.stack} dragged={dragged} onDrag={setDragged} />
       </ul>
       {chosen && (
         <div className="flex shrink-0 items-center border-l border-rule pl-1.5">
@@ -73,6 +61,15 @@ export function StackStrip() {
           >
             {chosen.locked ? <Lock className="size-4" /> : <LockOpen className="size-4" />}
           </Tool>
+          {group && !several ? (
+            <Tool label="Take the group apart" onClick={() => ungroup(group.id)}>
+              <Ungroup className="size-4" />
+            </Tool>
+          ) : (
+            <Tool label="Make a group (Shift click chooses more for it)" onClick={groupChosen}>
+              <GroupIcon className="size-4" />
+            </Tool>
+          )}
           <Tool label="Remove" onClick={() => removeItem(chosen.id)}>
             <Trash2 className="size-4" />
           </Tool>
@@ -83,6 +80,99 @@ export function StackStrip() {
       </button>
     </div>
   );
+}
+
+interface RowProps {
+  doc: SceneDoc;
+  /** The group that the chips stand in; empty for the stack. */
+  into: string;
+  ids: string[];
+  dragged: string | null;
+  onDrag: (id: string | null) => void;
+}
+
+function Row({ doc, into, ids, dragged, onDrag }: RowProps) {
+  const selected = useEditor((s) => s.selected);
+  const also = useEditor((s) => s.also);
+
+  const drop = (id: string, index: number) => {
+    if (!dragged || dragged === id) return;
+    if (groupOf(doc, id)) restack(dragged, doc.stack.length, id);
+    else restack(dragged, index, into);
+  };
+  const keys = (e: React.KeyboardEvent, id: string, index: number) => {
+    if (!e.altKey || !e.key.startsWith('Arrow')) return;
+    e.stopPropagation();
+    const next = groupOf(doc, ids[index + 1] ?? null) ?? groupOf(doc, ids[index - 1] ?? null);
+    if (e.key === 'ArrowRight') restack(id, index + 1, into);
+    else if (e.key === 'ArrowLeft') restack(id, index - 1, into);
+    else if (e.key === 'ArrowDown' && next) restack(id, next.members.length, next.id);
+    else if (e.key === 'ArrowUp' && into) takeOut(doc, id, into);
+  };
+
+  return ids.map((id, index) => {
+    const group = groupOf(doc, id);
+    const open = group && holds(doc, group.id, selected);
+    const name = nameOf(doc, id);
+    const chosen = id === selected || also.includes(id);
+    const hidden = (letteringOf(doc, id) ?? placedOf(doc, id))?.hidden;
+    return (
+      <li
+        key={id}
+        className={`flex shrink-0 items-center ${open ? 'rounded-full border border-soft/50 pr-1' : ''}`}
+      >
+        <button
+          type="button"
+          ref={id === selected ? intoView : undefined}
+          draggable
+          aria-pressed={chosen}
+          title={`${name}. ${into ? IN_GROUP : ''}${group ? OF_GROUP : ''}${REORDER}`}
+          className={`flex h-7 max-w-40 items-center gap-1.5 rounded-full border px-2.5 ${
+            chosen
+              ? 'border-teal bg-sheet font-semibold'
+              : 'border-transparent bg-sheet/60 text-soft hover:text-ink'
+          } ${hidden ? 'line-through opacity-60' : ''}`}
+          onClick={(e) => (e.shiftKey ? selectAlso(id) : select(id))}
+          onKeyDown={(e) => keys(e, id, index)}
+          onDragStart={() => onDrag(id)}
+          onDragOver={(e) => dragged && e.preventDefault()}
+          onDrop={() => drop(id, index)}
+          onDragEnd={() => onDrag(null)}
+        >
+          <span className={`size-2 shrink-0 ${markOf(doc, id)}`} />
+          <span className="truncate">{name}</span>
+          {group && !open && <span className="text-[11px]">{group.members.length}</span>}
+        </button>
+        {group && open && (
+          <ul className="ml-1 flex items-center gap-1" aria-label={`In ${name}`}>
+            <Row doc={doc} into={id} ids={group.members} dragged={dragged} onDrag={onDrag} />
+          </ul>
+        )}
+      </li>
+    );
+  });
+}
+
+const REORDER = 'Drag, or Alt with the left and right keys, to reorder';
+const IN_GROUP = 'Alt with the up key takes it out of its group. ';
+const OF_GROUP = 'Drop a chip on it, or Alt with the down key on one beside it, to put it in. ';
+
+/** Round for words, square for a picture, hollow for a group. */
+export function markOf(doc: SceneDoc, id: string): string {
+  if (letteringOf(doc, id)) return 'rounded-full bg-teal';
+  return groupOf(doc, id) ? 'rounded-[2px] border-2 border-ochre' : 'rounded-[2px] bg-ochre';
+}
+
+/** Whether an item is a group or stands in it, however deep. */
+function holds(doc: SceneDoc, group: string, id: string | null): boolean {
+  if (id === null || id === group) return id === group;
+  return holds(doc, group, groupRound(doc, id)?.id ?? null);
+}
+
+/** Puts an item behind the group that it stands in. */
+function takeOut(doc: SceneDoc, id: string, from: string): void {
+  const round = groupRound(doc, from);
+  restack(id, (round?.members ?? doc.stack).indexOf(from) + 1, round?.id ?? '');
 }
 
 function intoView(chip: HTMLButtonElement | null): void {

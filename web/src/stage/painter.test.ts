@@ -28,6 +28,7 @@ function canvas(width: number) {
           log.push(
             `stroke ${state.strokeStyle} ${state.lineWidth} ${state.lineCap} ${p.steps.join('')}`,
           );
+      if (name === 'drawImage') return () => log.push(`put ${state.globalAlpha}`);
       if (name === 'setLineDash') return (d: number[]) => log.push(`dash ${d.join(' ')}`);
       if (name === 'fillRect') return () => log.push(`ground ${state.fillStyle}`);
       if (name === 'setTransform') return (k: number) => log.push(`scale ${k}`);
@@ -83,6 +84,18 @@ it('draws lines with their width, cap and dashes, and goes on behind them', () =
     'dash 6 3',
     'stroke #000001 4 square M1 2L3 4',
     'fill #000002 1 o0@1 0 0 1 0 0',
+  ]);
+});
+
+it('puts a faded group over what is there as a picture of its own', () => {
+  vi.stubGlobal('document', { createElement: () => canvas(0) });
+  const shape = (c: number) => [c, 1, 1, 0, 1, 0, 0, 1, 0, 0];
+  const got = paint([...shape(1), 0, 0.4, -2, ...shape(2), 0, 0, -3, ...shape(3)]);
+  expect(got).toEqual([
+    'fill #000001 1 o0@1 0 0 1 0 0',
+    'fill #000002 1 o0@1 0 0 1 0 0',
+    'put 0.4',
+    'fill #000003 1 o0@1 0 0 1 0 0',
   ]);
 });
 

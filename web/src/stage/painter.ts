@@ -78,14 +78,29 @@ const ENCODED = Uint8Array.from({ length: 4097 }, (_, i) => {
   return Math.round(255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * Math.pow(v, 1 / 2.4) - 0.055));
 });
 
+/** Pictures of faded groups, those in each other by depth. */
+const layers: HTMLCanvasElement[] = [];
+
+function layerOf(depth: number, like: HTMLCanvasElement): CanvasRenderingContext2D | null {
+  const layer = (layers[depth] ??= document.createElement('canvas'));
+  // Setting the size clears it, too.
+  layer.width = like.width;
+  layer.height = like.height;
+  return layer.getContext('2d');
+}
+
+/** The kinds of entries that are no shapes; see the Java class Frame. */
+const [STROKE, PUSH, POP] = [-1, -2, -3];
+
 function paintNumbers(
   canvas: HTMLCanvasElement,
   n: Float64Array,
   width: number,
   background: string | null,
 ): void {
-  const g = canvas.getContext('2d');
+  let g = canvas.getContext('2d');
   if (!g) return;
+  const below: [CanvasRenderingContext2D, number][] = [];
   const scale = canvas.width / width;
   g.setTransform(1, 0, 0, 1, 0, 0);
   g.globalAlpha = 1;
@@ -99,8 +114,25 @@ function paintNumbers(
   for (let i = 0; i < n.length;) {
     const [colour, alpha, count] = [n[i]!, n[i + 1]!, n[i + 2]!];
     i += 3;
+    if (count === PUSH) {
+      const layer = layerOf(below.length, canvas);
+      if (!layer) return;
+      below.push([g, alpha]);
+      g = layer;
+      g.setTransform(scale, 0, 0, scale, 0, 0);
+      continue;
+    }
+    if (count === POP) {
+      const [under, faded] = below.pop()!;
+      under.globalAlpha = faded;
+      under.setTransform(1, 0, 0, 1, 0, 0);
+      under.drawImage(g.canvas, 0, 0);
+      under.setTransform(scale, 0, 0, scale, 0, 0);
+      g = under;
+      continue;
+    }
     g.globalAlpha = alpha;
-    if (count === -1) {
+    if (count === STROKE) {
       g.strokeStyle = `#${colour.toString(16).padStart(6, '0')}`;
       i = stroke(g, n, i);
       continue;

@@ -1,7 +1,15 @@
 import { create } from 'zustand';
 import * as core from '../core/core';
 import type { Edit, Problem, Summary } from '../core/core';
-import type { Channel, GuidePath, Knot, Lettering, Picture, SceneDoc } from '../core/document';
+import type {
+  Channel,
+  Group,
+  GuidePath,
+  Knot,
+  Lettering,
+  Placed,
+  SceneDoc,
+} from '../core/document';
 import { api } from '../api/client';
 import { notify } from './notices';
 
@@ -47,6 +55,8 @@ interface Editor {
   past: SceneDoc[];
   future: SceneDoc[];
   selected: string | null;
+  /** Further chosen items, to be put into a group with it. */
+  also: string[];
   tab: Tab;
   time: number;
   playing: boolean;
@@ -78,6 +88,7 @@ export const useEditor = create<Editor>(() => ({
   past: [],
   future: [],
   selected: null,
+  also: [],
   tab: 'move',
   time: 0,
   playing: false,
@@ -158,6 +169,7 @@ export function showScene(sceneId: string, projectId: string, doc: SceneDoc): vo
     past: [],
     future: [],
     selected: last ?? null,
+    also: [],
     playing: false,
     time: 0,
     keyframe: null,
@@ -332,8 +344,32 @@ export function pathOf(s: Pick<Editor, 'doc' | 'pathId' | 'selected'>): GuidePat
   return own ?? s.doc?.paths.find((p) => p.id === letteringOf(s.doc, s.selected)?.path);
 }
 
-export function pictureOf(doc: SceneDoc | null, id: string | null): Picture | undefined {
-  return doc?.pictures.find((p) => p.id === id);
+/** The picture or group with an id. */
+export function placedOf(doc: SceneDoc | null, id: string | null): Placed | undefined {
+  return doc?.pictures.find((p) => p.id === id) ?? groupOf(doc, id);
+}
+
+export function groupOf(doc: SceneDoc | null, id: string | null): Group | undefined {
+  return doc?.groups?.find((g) => g.id === id);
+}
+
+/** The group that an item stands in. */
+export function groupRound(doc: SceneDoc | null, id: string | null): Group | undefined {
+  return doc?.groups?.find((g) => id !== null && g.members.includes(id));
+}
+
+/** Whether an item or a group round it is locked. */
+export function isLocked(doc: SceneDoc | null, id: string): boolean {
+  const round = groupRound(doc, id);
+  const own = letteringOf(doc, id) ?? placedOf(doc, id);
+  return own?.locked === true || (round !== undefined && isLocked(doc, round.id));
+}
+
+/** What an item is called in lists. */
+export function nameOf(doc: SceneDoc | null, id: string): string {
+  const lettering = letteringOf(doc, id);
+  if (lettering) return lettering.text.trim().replace(/\n/g, ' ') || 'No words yet';
+  return placedOf(doc, id)?.name ?? '';
 }
 
 /** The chosen lettering, with the parts that an update names. */
@@ -347,8 +383,24 @@ export function changeLettering(id: string, parts: Partial<Lettering>, merge = '
   );
 }
 
+/** Chooses one more item, or one less. */
+export function selectAlso(id: string): void {
+  const { selected, also } = get();
+  if (!selected) select(id);
+  else if (id !== selected)
+    set({ also: also.includes(id) ? also.filter((o) => o !== id) : [...also, id] });
+}
+
 export function select(id: string | null): void {
-  set({ selected: id, keyframe: null, keys: [], pathId: null, points: [], pickStart: false });
+  set({
+    selected: id,
+    also: [],
+    keyframe: null,
+    keys: [],
+    pathId: null,
+    points: [],
+    pickStart: false,
+  });
 }
 
 export function setTime(time: number): void {

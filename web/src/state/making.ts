@@ -1,7 +1,9 @@
+import type { Placed } from '../core/document';
 import {
   applyEdit,
   change,
   changeLettering,
+  groupOf,
   letteringOf,
   pathOf,
   select,
@@ -31,22 +33,45 @@ export function removeItem(id: string): void {
   select(null);
 }
 
-/** Moves an item within the stack. */
-export function restack(id: string, to: number): void {
-  change((d) => {
-    const stack = d.stack.filter((s) => s !== id);
-    stack.splice(Math.min(Math.max(to, 0), stack.length), 0, id);
-    return { ...d, stack };
-  });
+/** Moves an item to a place of a group, or of the stack where {@code into} is empty. */
+export function restack(id: string, to: number, into = ''): void {
+  applyEdit({ op: 'restack', item: id, to: Math.max(to, 0), into });
+}
+
+/** Puts the chosen items into a group of their own. */
+export function groupChosen(): void {
+  const { selected, also, doc } = useEditor.getState();
+  if (!doc || !selected) return;
+  const id = newId();
+  const taken = new Set(doc.groups?.map((g) => g.name));
+  let n = 1;
+  while (taken.has(`Group ${n}`)) n++;
+  const problems = applyEdit({ op: 'group', id, name: `Group ${n}`, items: [selected, ...also] });
+  if (problems.length === 0) select(id);
+}
+
+/** Puts what is in a group in its place. */
+export function ungroup(id: string): void {
+  const first = groupOf(useEditor.getState().doc, id)?.members[0] ?? null;
+  applyEdit({ op: 'ungroup', item: id });
+  select(first);
 }
 
 export function toggleFlag(id: string, flag: 'hidden' | 'locked'): void {
   const { doc } = useEditor.getState();
   const lettering = letteringOf(doc, id);
   if (lettering) changeLettering(id, { [flag]: !lettering[flag] });
-  else
-    change((d) => ({
+  else changePlaced(id, (p) => ({ [flag]: !p[flag] }));
+}
+
+/** A picture or group with other parts. */
+export function changePlaced(id: string, parts: (p: Placed) => Partial<Placed>, merge = ''): void {
+  change(
+    (d) => ({
       ...d,
-      pictures: d.pictures.map((p) => (p.id === id ? { ...p, [flag]: !p[flag] } : p)),
-    }));
+      pictures: d.pictures.map((p) => (p.id === id ? { ...p, ...parts(p) } : p)),
+      groups: (d.groups ?? []).map((g) => (g.id === id ? { ...g, ...parts(g) } : g)),
+    }),
+    merge,
+  );
 }

@@ -1,7 +1,7 @@
 import * as core from '../../core/core';
 import type { Problem } from '../../core/core';
 import type { Channel, Lettering, Motion } from '../../core/document';
-import { applyEdit, useEditor } from '../../state/editor';
+import { applyEdit, placedOf, useEditor } from '../../state/editor';
 import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
@@ -22,15 +22,13 @@ function motionOf(
 }
 
 /** What moves the charted value beside its keyframes: cruise, sway, lag from letter to letter. */
-export function MotionFields({
-  item,
-  lettering,
-}: {
+export function MotionFields(props: {
   item: string;
+  channel: Channel;
   lettering: Lettering | undefined;
 }) {
-  const charted = useEditor((s) => s.charted);
-  const found = useEditor((s) => s.doc?.pictures.find((p) => p.id === item));
+  const { item, channel: charted, lettering } = props;
+  const found = useEditor((s) => placedOf(s.doc, item));
   const m = motionOf(lettering ?? found, charted);
   const put = (part: string, value: object | null) =>
     applyEdit(

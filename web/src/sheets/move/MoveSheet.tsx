@@ -1,6 +1,7 @@
 import { labelOf, SHAPE_KINDS } from '../../core/core';
-import type { Channel, Lettering, SceneDoc } from '../../core/document';
-import { letteringOf, pictureOf, useEditor } from '../../state/editor';
+import type { Lettering } from '../../core/document';
+import { chartedOf, MAIN, MORE, OF_PLACED, SHOWN } from '../../state/channels';
+import { letteringOf, placedOf, useEditor } from '../../state/editor';
 import { useFaces } from '../../state/faces';
 import { clock } from '../../stage/time';
 import { Fold } from '../../ui/Fold';
@@ -12,38 +13,15 @@ import { MotionFields } from './MotionFields';
 import { RecipeCards } from './RecipeCards';
 import { TrailFields } from './TrailFields';
 
-const MAIN: Channel[] = [
-  'pathOffset',
-  'startMargin',
-  'endMargin',
-  'baselineShift',
-  'size',
-  'opacity',
-  'rotation',
-];
-const MORE: Channel[] = ['tracking', 'wordSpacing', 'letterTurn', 'fixedAngle'];
-const SHOWN: Channel[] = ['revealFrom', 'revealTo', 'sweepFrom', 'sweepTo'];
-const OF_PICTURE: Channel[] = ['x', 'y', 'scale', 'rotation', 'opacity'];
-
-/** Every value of an item that can be charted, in the order of the sheet. */
-export function channelsOf(doc: SceneDoc | null, id: string | null): Channel[] {
-  const lettering = letteringOf(doc, id);
-  if (lettering) {
-    const axes = Object.keys(lettering.axes).map((tag) => `axis-${tag}`);
-    const trail = lettering.trail ? ['trailFrom', 'trailTo'] : [];
-    return [...MAIN, ...MORE, ...SHOWN, ...trail, 'fill', ...axes];
-  }
-  return pictureOf(doc, id) ? OF_PICTURE : [];
-}
-
 /** Recipes, then every value that can move, at the playhead, with its ring. */
 export function MoveSheet() {
   const doc = useEditor((s) => s.doc);
   const selected = useEditor((s) => s.selected);
   const time = useEditor((s) => s.time);
   const lettering = letteringOf(doc, selected);
-  const picture = pictureOf(doc, selected);
-  if (!doc || (!lettering && !picture)) {
+  const placed = placedOf(doc, selected);
+  const charted = useEditor(chartedOf);
+  if (!doc || (!lettering && !placed)) {
     return (
       <>
         <p className="mb-3 rounded-lg bg-paper p-3">
@@ -53,13 +31,13 @@ export function MoveSheet() {
       </>
     );
   }
-  const id = lettering?.id ?? picture?.id ?? '';
+  const id = lettering?.id ?? placed?.id ?? '';
   return (
     <>
       {lettering && <RecipeCards key={id} lettering={lettering} />}
       <section className="section">
         <h2 className="section-title">At {clock(doc, time)}</h2>
-        {(lettering ? MAIN : OF_PICTURE).map((c) => (
+        {(lettering ? MAIN : OF_PLACED).map((c) => (
           <MovableField key={c} item={id} channel={c} />
         ))}
         {lettering && <More lettering={lettering} />}
@@ -69,7 +47,7 @@ export function MoveSheet() {
         </p>
       </section>
       <WhatMoves id={id} />
-      <MotionFields item={id} lettering={lettering} />
+      <MotionFields item={id} channel={charted} lettering={lettering} />
       {lettering && (
         <Fold title="Trail" aside={lettering.trail ? 'on' : 'off'} open={!!lettering.trail}>
           <TrailFields lettering={lettering} />
@@ -133,7 +111,7 @@ function More({ lettering }: { lettering: Lettering }) {
 /** The values that move, to choose which one is charted. */
 function WhatMoves({ id }: { id: string }) {
   const summary = useEditor((s) => s.summary?.items[id]);
-  const charted = useEditor((s) => s.charted);
+  const charted = useEditor(chartedOf);
   const moving = summary?.moving ?? [];
   return (
     <section className="section">

@@ -16,9 +16,11 @@ import rovingglyph.document.SceneCodec;
 import rovingglyph.document.Spelling;
 import rovingglyph.edit.PathOps;
 import rovingglyph.edit.SceneEdits;
+import rovingglyph.frame.Nest;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Cubic;
 import rovingglyph.geometry.Point;
@@ -318,6 +320,13 @@ public final class CoreBridge {
   @JSExport
   public static String itemAt(double x, double y, double time, double reach) {
     return prepared.itemAt(new Point(x, y), time, reach);
+  }
+
+  /** What the groups round an item do to it, as the six numbers of SVG's {@code matrix()}. */
+  @JSExport
+  public static double[] nest(String item, double time) {
+    Affine m = new Nest(prepared.scene().groupsRound(item)).map(time);
+    return new double[] {m.a(), m.b(), m.c(), m.d(), m.e(), m.f()};
   }
 
   /** Units of the channel per second. */

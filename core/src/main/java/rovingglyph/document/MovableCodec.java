@@ -67,7 +67,7 @@ final class MovableCodec {
     double laps = f.number("laps", -1000, 1000, 1);
     return new Keyframe(
         f.number("time", 0, LATEST, 0),
-        value(f, "value", channel, 0),
+        value(f, "value", channel, channel.clamp(0)),
         kind == null ? null : new Landing(kind, laps),
         f.text("cue", 80, null),
         EasingCodec.read(f),

@@ -8,14 +8,21 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Rect;
+import rovingglyph.motion.Place;
+import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Extras;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
+import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
+import rovingglyph.scene.Picture;
 import rovingglyph.scene.Placed;
 import rovingglyph.scene.Scene;
+import rovingglyph.type.Outline;
 
 /** Edits of the order of items, and of the groups they stand in. */
 final class Groups {
@@ -27,6 +34,7 @@ final class Groups {
       case "group" -> group(scene, edit);
       case "ungroup" -> ungroup(scene, edit);
       case "restack" -> restack(scene, edit);
+      case "centre" -> centre(scene, edit);
       default -> null;
     };
   }
@@ -40,9 +48,8 @@ final class Groups {
   }
 
   /**
-   * A new group {@code id} of the {@code items}, in the place of the topmost; its centre is that of
-   * the frame, so that nothing moves by it. What stands elsewhere comes to where the first of them
-   * stands.
+   * A new group {@code id} of the {@code items}, in the place of the topmost, about the middle of
+   * what is in it; nothing moves by that.
    */
   private static Scene group(Scene scene, JsonObject edit) {
     Set<String> chosen = new TreeSet<>();
@@ -64,7 +71,7 @@ final class Groups {
     for (String id : members) {
       out = taken(out, id);
     }
-    Point centre = new Point(scene.width() / 2.0, scene.height() / 2.0);
+    Point centre = middle(scene, members);
     Map<Channel, Movable> values = new LinkedHashMap<>();
     Placed.CHANNELS.forEach(c -> values.put(c, new Movable(Placed.start(c, centre))));
     String id = edit.getString("id", "");
@@ -73,6 +80,50 @@ final class Groups {
     all.add(new Group(id, name, members, centre, values, false, false, Extras.NONE));
     Scene with = out.withGroups(List.copyOf(all));
     return withoutEmpty(put(with, id, into == null ? "" : into.id(), at));
+  }
+
+  /** The middle of the box round some items, on whole pixels; that of the frame if it is empty. */
+  private static Point middle(Scene scene, List<String> items) {
+    Rect box = Rect.EMPTY;
+    for (String id : items) {
+      box = box.union(box(scene, scene.item(id)));
+    }
+    Point p = box.isEmpty() ? new Point(scene.width() / 2.0, scene.height() / 2.0) : box.centre();
+    return new Point(Math.rint(p.x()), Math.rint(p.y()));
+  }
+
+  /** Round the path of a lettering, or what is placed as it is at the start of the scene. */
+  private static Rect box(Scene scene, Item item) {
+    if (item instanceof Lettering l) {
+      return GuideContour.of(scene.path(l.path())).bounds();
+    }
+    Rect box = Rect.EMPTY;
+    if (item instanceof Group g) {
+      for (String id : g.members()) {
+        box = box.union(box(scene, scene.item(id)));
+      }
+    } else if (item instanceof Picture p) {
+      for (Picture.Part part : p.parts()) {
+        box = box.union(Outline.of(part.data()).bounds());
+      }
+    }
+    return Place.map((Placed) item, 0).apply(box);
+  }
+
+  /**
+   * Another {@code x}, {@code y} for a group to turn about; at {@code time} nothing moves by it.
+   */
+  private static Scene centre(Scene scene, JsonObject edit) {
+    if (!(item(scene, edit.getString("item", "")) instanceof Group g)) {
+      throw new IllegalArgumentException("This is not a group");
+    }
+    double x = edit.getDouble("x", g.centre().x());
+    double y = edit.getDouble("y", g.centre().y());
+    Affine map = Place.map(g, edit.getDouble("time", 0));
+    Point by = map.apply(new Point(x, y)).minus(map.apply(g.centre()));
+    Movable across = new KeyframeEdits(Channel.X, scene.rate()).shift(g.movable(Channel.X), by.x());
+    Movable down = new KeyframeEdits(Channel.Y, scene.rate()).shift(g.movable(Channel.Y), by.y());
+    return scene.withItem(g.about(new Point(x, y)).with(Channel.X, across).with(Channel.Y, down));
   }
 
   /** Those of a set that stand in a row or in the groups of it, back to front. */

@@ -3,6 +3,7 @@ package rovingglyph.frame;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Affine;
+import rovingglyph.motion.Place;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Movable;

@@ -1,6 +1,7 @@
 package rovingglyph.frame;
 
 import rovingglyph.geometry.Affine;
+import rovingglyph.motion.Place;
 import rovingglyph.scene.Picture;
 
 /**

@@ -29,4 +29,8 @@ public record Group(
   public Group with(List<String> newMembers) {
     return new Group(id, name, List.copyOf(newMembers), centre, values, hidden, locked, extras);
   }
+
+  public Group about(Point newCentre) {
+    return new Group(id, name, members, newCentre, values, hidden, locked, extras);
+  }
 }

@@ -2,6 +2,7 @@ package rovingglyph.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 import static rovingglyph.TestScenes.LINE;
 import static rovingglyph.TestScenes.document;
 import static rovingglyph.TestScenes.prepare;
@@ -12,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import rovingglyph.document.DocumentException;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.geometry.Point;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Scene;
@@ -80,6 +82,29 @@ class GroupsTest {
     Scene left = edited(s, "{\"op\":\"deleteItem\",\"item\":\"g\"}");
     assertThat(left.stack()).containsExactly("p2", "f");
     assertThat(left.item("f").movable(Channel.PATH_OFFSET).follow()).isNull();
+  }
+
+  @Test
+  void aGroupTurnsAboutTheMiddleOfWhatIsInIt() {
+    String square = "\"parts\":[{\"d\":\"M0 0H20V40H0Z\"}],\"x\":300,\"y\":100,\"scale\":2";
+    Scene s = SceneCodec.read(PICTURES.replace("\"p2\",\"parts\":[]", "\"p2\"," + square));
+    Group one = (Group) edited(s, "{\"op\":\"group\",\"id\":\"g\",\"items\":[\"p2\"]}").item("g");
+    assertThat(one.centre()).isEqualTo(new Point(320, 140));
+    Scene both = edited(s, "{\"op\":\"group\",\"id\":\"g\",\"items\":[\"p2\",\"l\"]}");
+    // The line runs from (100, 500) to (900, 500).
+    assertThat(((Group) both.item("g")).centre()).isEqualTo(new Point(500, 300));
+  }
+
+  @Test
+  void anotherCentreMovesNothing() {
+    Scene turned =
+        edited(
+            grouped("l"),
+            "{\"op\":\"set\",\"item\":\"g\",\"channel\":\"rotation\",\"time\":0,\"value\":90}");
+    Scene s = edited(turned, "{\"op\":\"centre\",\"item\":\"g\",\"x\":100,\"y\":50,\"time\":0}");
+    assertThat(((Group) s.item("g")).centre()).isEqualTo(new Point(100, 50));
+    double[] before = prepare(SceneCodec.write(turned)).at(0).numbers();
+    assertThat(prepare(SceneCodec.write(s)).at(0).numbers()).containsExactly(before, within(1e-9));
   }
 
   @Test

@@ -16,9 +16,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.FramePainter;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Group;
+import rovingglyph.scene.Movable;
+import rovingglyph.scene.Scene;
 import rovingglyph.server.TestServer;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
@@ -148,11 +153,18 @@ class PictureTest {
     BoundingBox room = page.locator("main canvas").locator("xpath=../..").boundingBox();
     int width = (int) room.width;
     int height = (int) room.height;
-    String document =
-        Files.readString(Path.of("../demo/kite-string-entrance.json"))
-            .replace(
-                "\"width\": 1920, \"height\": 1080",
-                "\"width\": " + width + ", \"height\": " + height);
+    Scene demo =
+        SceneCodec.read(
+            Files.readString(Path.of("../demo/kite-string-entrance.json"))
+                .replace(
+                    "\"width\": 1920, \"height\": 1080",
+                    "\"width\": " + width + ", \"height\": " + height));
+    // All of it turned and faded as one.
+    String all = "[\"" + String.join("\",\"", demo.stack()) + "\"]";
+    Scene grouped = SceneEdits.apply(demo, "{\"op\":\"group\",\"id\":\"g\",\"items\":" + all + "}");
+    Group g = (Group) grouped.item("g");
+    Group faded = g.with(Channel.OPACITY, new Movable(60)).with(Channel.ROTATION, new Movable(15));
+    String document = SceneCodec.write(grouped.withItem(faded));
     server.send("PUT", "/api/scenes/" + w.sceneId, document, "If-Match", "\"1\"");
     page.reload();
     page.getByTestId("overlay").waitFor();

@@ -59,6 +59,11 @@ public final class Shots {
     stamp.handle("ring-0").click();
     stamp.page.waitForTimeout(400);
     shoot(stamp.page, folder, "recipe");
+    stamp.page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first().click();
+    stamp.tab(5);
+    stamp.button("Show the speed beside it").click();
+    stamp.page.waitForTimeout(400);
+    shoot(stamp.page, folder, "group");
 
     Workbench ring =
         Workbench.open(server, Browser.page(), Workbench.demoScene(server, "Wind rose badge"));

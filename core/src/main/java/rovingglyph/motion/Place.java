@@ -1,7 +1,6 @@
-package rovingglyph.frame;
+package rovingglyph.motion;
 
 import rovingglyph.geometry.Affine;
-import rovingglyph.motion.Timeline;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Placed;
 
@@ -18,7 +17,7 @@ public final class Place {
   }
 
   /** 0 to 1. */
-  static double alpha(Placed p, double time) {
+  public static double alpha(Placed p, double time) {
     return value(p, Channel.OPACITY, time) / 100;
   }
 

@@ -1,0 +1,35 @@
+import type { Channel, SceneDoc } from '../core/document';
+import { letteringOf, placedOf, useEditor } from './editor';
+
+export const MAIN: Channel[] = [
+  'pathOffset',
+  'startMargin',
+  'endMargin',
+  'baselineShift',
+  'size',
+  'opacity',
+  'rotation',
+];
+export const MORE: Channel[] = ['tracking', 'wordSpacing', 'letterTurn', 'fixedAngle'];
+export const SHOWN: Channel[] = ['revealFrom', 'revealTo', 'sweepFrom', 'sweepTo'];
+export const OF_PLACED: Channel[] = ['x', 'y', 'scale', 'rotation', 'opacity'];
+
+/** Every value of an item that can be charted, in the order of the sheet. */
+export function channelsOf(doc: SceneDoc | null, id: string | null): Channel[] {
+  const lettering = letteringOf(doc, id);
+  if (lettering) {
+    const axes = Object.keys(lettering.axes).map((tag) => `axis-${tag}`);
+    const trail = lettering.trail ? ['trailFrom', 'trailTo'] : [];
+    return [...MAIN, ...MORE, ...SHOWN, ...trail, 'fill', ...axes];
+  }
+  return placedOf(doc, id) ? OF_PLACED : [];
+}
+
+type State = ReturnType<typeof useEditor.getState>;
+
+/** The value that is charted: the one asked for, else the first that moves, else the first. */
+export function chartedOf({ doc, selected, charted, summary }: State): Channel {
+  const all = channelsOf(doc, selected);
+  if (all.includes(charted)) return charted;
+  return summary?.items[selected ?? '']?.moving[0] ?? all[0] ?? charted;
+}

@@ -1,0 +1,87 @@
+import { beforeEach, expect, it, vi } from 'vitest';
+import type { Picture } from '../core/document';
+import { EMPTY_RUN, scene } from '../testing';
+import { chartedOf } from './channels';
+import {
+  groupOf,
+  isLocked,
+  nameOf,
+  select,
+  selectAlso,
+  showScene,
+  undo,
+  useEditor,
+} from './editor';
+import { changePlaced, groupChosen, removeItem, restack, toggleFlag, ungroup } from './making';
+
+const state = () => useEditor.getState();
+const picture = (id: string): Picture => ({
+  id,
+  name: `Picture ${id}`,
+  parts: [{ d: 'M0 0H9V9Z', fill: '#112233' }],
+  x: 0,
+  y: 0,
+  scale: 1,
+  rotation: 0,
+  opacity: 100,
+  hidden: false,
+  locked: false,
+});
+
+beforeEach(() => {
+  vi.stubGlobal('fetch', async (_: string, init?: RequestInit) => {
+    const asked = JSON.parse(String(init?.body ?? '[]')) as unknown[];
+    return new Response(JSON.stringify(asked.map(() => EMPTY_RUN)));
+  });
+  showScene(
+    's',
+    'project',
+    scene({ pictures: [picture('a'), picture('b')], stack: ['a', 'l', 'b'] }),
+  );
+  return vi.waitFor(() => expect(state().summary?.items.a).toBeDefined());
+});
+
+it('groups what is chosen, in one step that can be undone', () => {
+  select('b');
+  selectAlso('a');
+  groupChosen();
+  const id = state().selected!;
+  expect(groupOf(state().doc, id)).toMatchObject({ name: 'Group 1', members: ['a', 'b'] });
+  expect(state().doc!.stack).toEqual(['l', id]);
+  expect(state().also).toEqual([]);
+  expect(chartedOf(state())).toBe('x');
+  undo();
+  expect(state().doc!.stack).toEqual(['a', 'l', 'b']);
+});
+
+it('takes a group apart and moves items in and out', () => {
+  select('b');
+  groupChosen();
+  const id = state().selected!;
+  restack('a', 0, id);
+  expect(groupOf(state().doc, id)?.members).toEqual(['a', 'b']);
+  changePlaced(id, () => ({ name: 'Badge' }));
+  expect(nameOf(state().doc, id)).toBe('Badge');
+  ungroup(id);
+  expect(state().doc!.stack).toEqual(['l', 'a', 'b']);
+  expect(state().selected).toBe('a');
+});
+
+it('locks what is in a locked group, and removes it along', () => {
+  select('b');
+  groupChosen();
+  const id = state().selected!;
+  toggleFlag(id, 'locked');
+  expect(isLocked(state().doc, 'b')).toBe(true);
+  expect(isLocked(state().doc, 'a')).toBe(false);
+  removeItem(id);
+  expect(state().doc!.pictures.map((p) => p.id)).toEqual(['a']);
+});
+
+it('drops an item from those chosen when it is chosen again', () => {
+  select('b');
+  selectAlso('a');
+  selectAlso('a');
+  selectAlso('b');
+  expect(state().also).toEqual([]);
+});

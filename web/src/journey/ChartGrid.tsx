@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import * as core from '../core/core';
 import { useEditor } from '../state/editor';
 import { shown } from '../ui/arithmetic';
-import type { Scale } from './scale';
+import { decimalsOf, type Scale } from './scale';
 
 /** Seconds as level lines; of a path its ends, laps and the stretches outside the frame. */
 export function Grid({ item, scale, along }: { item: string; scale: Scale; along: boolean }) {
@@ -94,7 +94,7 @@ export function Grid({ item, scale, along }: { item: string; scale: Scale; along
               textAnchor="middle"
               className="fill-soft text-[11px]"
             >
-              {shown(scale.value(x), 0)}
+              {shown(scale.value(x), decimalsOf(scale.to - scale.from))}
             </text>
           );
         })}

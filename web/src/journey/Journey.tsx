@@ -50,7 +50,10 @@ export function Journey() {
   const along = lettering !== undefined && channel === 'pathOffset';
   const length = along ? (item?.length ?? null) : null;
   const width = room[0] - laneCount * LANE - (laneCount > 0 ? 8 : 0);
-  const [from, to] = useMemo(() => extent(samples, length), [samples, length]);
+  const [from, to] = useMemo(
+    () => extent(samples, length, unitOf(channel)),
+    [samples, length, channel],
+  );
   const scale = useMemo(
     () => scaleOf([from, to], length, width, room[1], doc?.length ?? 1, { zoom, start }),
     [from, to, length, width, room, doc?.length, zoom, start],
@@ -76,8 +79,8 @@ export function Journey() {
               {along && <Unrolled id={selected} scale={scale} />}
               {!along && (
                 <p className="px-3.5 pb-1 text-[12px] text-soft">
-                  across: {labelOf(channel).toLowerCase()} in {unitOf(channel) || 'its own unit'},
-                  down: time
+                  across: {labelOf(channel).toLowerCase()}
+                  {unitOf(channel) && ` in ${unitOf(channel)}`}, down: time
                 </p>
               )}
               <div

@@ -6,6 +6,7 @@ import { drag } from '../stage/drag';
 import { pause } from '../stage/playback';
 import { shown } from '../ui/arithmetic';
 import type { PartProps } from './Chart';
+import { decimalsOf } from './scale';
 
 /** Where the playhead stands, with the speed there. */
 export function Playhead({ item, channel, scale, toChart }: PartProps) {
@@ -60,7 +61,7 @@ export function Playhead({ item, channel, scale, toChart }: PartProps) {
             textAnchor="end"
             className="halo pointer-events-none fill-vermilion text-[11px]"
           >
-            {shown(speed, 0)} {unitOf(channel)}/s
+            {shown(speed, decimalsOf(scale.to - scale.from))} {unitOf(channel)}/s
             {channel === 'pathOffset' && letter > 0
               ? ` · ${shown(speed / letter, 1)} letters/s`
               : ''}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { extent, scaleOf } from './scale';
+import { decimalsOf, extent, scaleOf } from './scale';
 import { easingLabel, landingLabel } from './words';
 import type { KeyframeInfo } from '../core/core';
 
@@ -27,6 +27,18 @@ describe('scaleOf', () => {
     const s = chart(samples(0, 50), null, 340, 500, 6);
     for (const v of [0, 12.5, 50]) expect(s.value(s.x(v))).toBeCloseTo(v, 9);
     for (const t of [0, 2.4, 6]) expect(s.time(s.y(t))).toBeCloseTo(t, 9);
+  });
+
+  it('has room by the unit of a value that stands still', () => {
+    expect(extent(samples(1, 1), null, '')).toEqual([0.5, 1.5]);
+    expect(extent(samples(400), null, '')).toEqual([200, 600]);
+    expect(extent(samples(100), null, '%')).toEqual([50, 150]);
+  });
+
+  it('tells small values apart, and never turns a plot too narrow inside out', () => {
+    expect([1000, 5, 0.5, 0.01].map(decimalsOf)).toEqual([0, 1, 2, 3]);
+    const s = scaleOf([0, 1], null, 0, 400, 6);
+    expect(s.right).toBeGreaterThan(s.left);
   });
 
   it('has room where nothing moves or nothing is known', () => {

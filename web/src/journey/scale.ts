@@ -23,8 +23,15 @@ const RIGHT = 14;
 const TOP = 8;
 const BOTTOM = 14;
 
-/** The least and greatest value that the chart is to hold: the whole movement, and all of a path. */
-export function extent(samples: Float64Array, length: number | null): [number, number] {
+/**
+ * The least and greatest value that the chart is to hold: the whole movement, and all of a path. Of
+ * a value that stands still, as much to both sides as it is likely to be moved, by its unit.
+ */
+export function extent(
+  samples: Float64Array,
+  length: number | null,
+  unit = 'px',
+): [number, number] {
   let low = length === null ? Infinity : 0;
   let high = length ?? -Infinity;
   for (let i = 0; i < samples.length; i += 4) {
@@ -32,7 +39,14 @@ export function extent(samples: Float64Array, length: number | null): [number, n
     high = Math.max(high, samples[i + 1]!);
   }
   if (high > low) return [low, high];
-  return [Number.isFinite(low) ? low - 50 : 0, Number.isFinite(high) ? high + 50 : 100];
+  if (!Number.isFinite(low)) return [0, 100];
+  const beside = unit === '' || unit === 'em' ? Math.max(Math.abs(low) / 2, 0.5) : 50;
+  return [low - beside, low + beside];
+}
+
+/** How many decimals tell values apart that lie in this range. */
+export function decimalsOf(range: number): number {
+  return range >= 20 ? 0 : range >= 2 ? 1 : range >= 0.2 ? 2 : 3;
 }
 
 /** A chart of these values, of a path with less room beside them. */
@@ -46,8 +60,8 @@ export function scaleOf(
 ): Scale {
   const pad = (high - low) * (length === null ? 0.12 : 0.08);
   const [from, to] = [low - pad, high + pad];
-  const [left, right] = [LEFT, width - RIGHT];
-  const across = Math.max(1, right - left) / (to - from);
+  const [left, right] = [LEFT, Math.max(LEFT + 1, width - RIGHT)];
+  const across = (right - left) / (to - from);
   const down = (Math.max(1, height - TOP - BOTTOM) / seconds) * view.zoom;
   return {
     width,

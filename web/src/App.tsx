@@ -1,11 +1,13 @@
 import { useEffect, useState } from 'react';
 import { Journey } from './journey/Journey';
 import { Sheet } from './sheets/Sheet';
+import { setHidden } from './shell/columns';
 import { ConflictDialog } from './shell/ConflictDialog';
 import { HelpDialog } from './shell/HelpDialog';
 import { onKey } from './shell/keys';
 import { LedgerTabs } from './shell/LedgerTabs';
 import { useProjects } from './shell/ProjectSwitcher';
+import { SideColumn } from './shell/SideColumn';
 import { TopBar } from './shell/TopBar';
 import { StageColumn } from './stage/Stage';
 import { useEditor } from './state/editor';
@@ -28,6 +30,12 @@ export function App() {
     return () => window.removeEventListener('keydown', listen);
   }, []);
 
+  // Another tab asks for its sheet.
+  useEffect(
+    () => useEditor.subscribe((s, before) => s.tab !== before.tab && setHidden('sheet', false)),
+    [],
+  );
+
   const first = projects.data?.find((p) => !p.deleted)?.scenes.find((s) => !s.deleted)?.id;
   useEffect(() => {
     if (sceneId || !first) return;
@@ -45,9 +53,17 @@ export function App() {
       {!full && <TopBar />}
       <div className="flex min-h-0 flex-1">
         {!full && <LedgerTabs />}
-        {!full && <Sheet />}
+        {!full && (
+          <SideColumn side="sheet">
+            <Sheet />
+          </SideColumn>
+        )}
         <StageColumn />
-        {!full && <Journey />}
+        {!full && (
+          <SideColumn side="journey">
+            <Journey />
+          </SideColumn>
+        )}
       </div>
       <HelpDialog open={help} onClose={() => setHelp(false)} />
       <ConflictDialog />

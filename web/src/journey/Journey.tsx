@@ -60,10 +60,7 @@ export function Journey() {
   );
 
   return (
-    <aside
-      className="flex w-87 shrink-0 flex-col border-l border-rule bg-sheet pt-3"
-      aria-label="Journey"
-    >
+    <aside className="flex min-h-0 flex-1 flex-col bg-sheet pt-3" aria-label="Journey">
       <Header channel={channel} known={item !== undefined} />
       {!item || !selected ? (
         <p className="mx-3.5 rounded-lg bg-paper p-3">

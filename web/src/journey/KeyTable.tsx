@@ -23,7 +23,7 @@ export function KeyTable({ item }: { item: string }) {
             <th className="font-medium">Time, s</th>
             <th className="font-medium">Is</th>
             <th className="font-medium">Easing</th>
-            <th />
+            <td />
           </tr>
         </thead>
         <tbody>

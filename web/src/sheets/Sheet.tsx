@@ -27,11 +27,11 @@ export function Sheet() {
   const placed = placedOf(doc, selected);
   const subject = placed && (tab === 'move' || tab === 'dress') ? placed.name : undefined;
   const path = doc?.paths.find((p) => p.id === lettering?.path);
-  if (!doc) return <aside className="w-67 shrink-0 border-r border-rule bg-sheet" />;
+  if (!doc) return <aside className="min-h-0 flex-1 bg-sheet" />;
   const needsLettering = tab === 'words' || tab === 'seat';
   return (
     <aside
-      className="w-67 shrink-0 overflow-x-hidden overflow-y-auto border-r border-rule bg-sheet px-4 pt-3.5 pb-6"
+      className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto bg-sheet px-4 pt-3.5 pb-6"
       aria-label={TITLES[tab]}
     >
       <h1 className="font-head text-[17px] font-semibold">{TITLES[tab]}</h1>

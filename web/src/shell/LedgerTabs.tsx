@@ -1,4 +1,5 @@
 import { TABS, useEditor, type Tab } from '../state/editor';
+import { setHidden } from './columns';
 
 const LABELS: Record<Tab, string> = {
   words: 'Words',
@@ -29,7 +30,10 @@ export function LedgerTabs() {
                 ? 'border-rule border-r-sheet bg-sheet text-ink shadow-[inset_3px_0_0_var(--teal)]'
                 : 'border-transparent text-soft hover:text-ink'
             }`}
-            onClick={() => useEditor.setState({ tab: t })}
+            onClick={() => {
+              useEditor.setState({ tab: t });
+              setHidden('sheet', false);
+            }}
           >
             <span className="font-head text-[15px] font-semibold">{i + 1}</span>
             <span className={`text-[12px] ${open ? 'font-semibold' : ''}`}>{LABELS[t]}</span>

@@ -15,7 +15,7 @@ import { Transport } from './Transport';
 export function StageColumn() {
   const full = useEditor((s) => s.full);
   return (
-    <main className="flex min-w-0 flex-1 flex-col bg-surround px-3.5 pt-1 pb-2" aria-label="Stage">
+    <main className="flex min-w-0 flex-1 flex-col bg-surround px-2.5 pt-1 pb-2" aria-label="Stage">
       {!full && <StackStrip />}
       <Picture />
       <Transport />

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
@@ -369,5 +370,25 @@ class WorkbenchTest {
     assertThat(page.getByTestId("overlay")).isHidden();
     page.keyboard().press("Escape");
     assertThat(page.getByTestId("overlay")).isVisible();
+  }
+
+  @Test
+  void theSideColumnsAreResizedAndHidden() {
+    Workbench w = Workbench.ofNewScene(SERVER, page, "Columns");
+    w.addLettering("wide");
+    Locator stage = page.getByRole(AriaRole.MAIN);
+    double before = stage.boundingBox().width;
+    BoundingBox edge = w.handle("edge-journey").boundingBox();
+    w.drag(edge.x + 4, edge.y + 40, -100, 0);
+    assertThat(stage.boundingBox().width).isCloseTo(before - 100, within(3.0));
+    w.button("Hide the sheet").click();
+    assertThat(stage.boundingBox().width).isGreaterThan(before + 100);
+    w.reload();
+    assertThat(stage.boundingBox().width).isGreaterThan(before + 100);
+    page.keyboard().press("1");
+    assertThat(w.field("Text").isVisible()).isTrue();
+    w.handle("edge-journey").press("ArrowRight");
+    w.handle("edge-journey").press("ArrowRight");
+    assertThat(stage.boundingBox().width).isCloseTo(before - 68, within(3.0));
   }
 }

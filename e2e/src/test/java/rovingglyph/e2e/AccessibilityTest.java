@@ -1,0 +1,81 @@
+package rovingglyph.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.CheckedNode;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import rovingglyph.server.TestServer;
+
+/** Every view by axe-core: contrast, names of controls, roles. */
+class AccessibilityTest {
+  private static final TestServer SERVER = TestServer.shared();
+  private Page page;
+  private final List<String> found = new ArrayList<>();
+
+  @BeforeEach
+  void open() {
+    page = Browser.page();
+  }
+
+  @AfterEach
+  void close() {
+    page.context().close();
+  }
+
+  /** By WCAG 2.1 AA; what Headless UI puts round a panel to keep the focus in it is its own. */
+  private AxeBuilder axe() {
+    return new AxeBuilder(page)
+        .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa"))
+        .exclude("[data-headlessui-focus-guard]");
+  }
+
+  private void look(String view) {
+    page.waitForTimeout(300);
+    for (Rule rule : axe().analyze().getViolations()) {
+      for (CheckedNode node : rule.getNodes()) {
+        found.add(view + ": " + rule.getId() + " at " + node.getTarget() + " " + node.getHtml());
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"day", "dusk"})
+  void everyTabInBothThemes(String theme) {
+    page.addInitScript("localStorage.setItem('roving-theme', '" + theme + "')");
+    Workbench w = Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Opening stamp"));
+    page.waitForTimeout(800);
+    for (int tab = 1; tab <= 6; tab++) {
+      w.tab(tab);
+      look("tab " + tab);
+    }
+    w.tab(5);
+    page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first().click();
+    look("group");
+    w.tab(2);
+    w.button("New path").click();
+    look("gallery");
+    page.keyboard().press("Escape");
+    w.button("Show").click();
+    look("show");
+    page.keyboard().press("Escape");
+    w.button("Help").click();
+    look("help");
+    page.keyboard().press("Escape");
+    page.getByTestId("switcher").click();
+    look("projects");
+    page.keyboard().press("Escape");
+    w.tab(4);
+    w.button("Keyframes as a table").click();
+    look("table");
+    assertThat(found).isEmpty();
+  }
+}

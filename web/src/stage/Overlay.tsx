@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import * as core from '../core/core';
 import { isShape } from '../core/document';
 import {
@@ -18,6 +18,7 @@ import { PlaceHandles } from './PlaceHandles';
 import { PointHandles, useMarquee } from './PointHandles';
 import { SeatHandles } from './SeatHandles';
 import { BoxHandles, PathGrip, ShapeHandles } from './ShapeHandles';
+import { snapThrough } from './snap';
 import { SnapLines } from './SnapLines';
 import { TemplateLayer } from './TemplateLayer';
 
@@ -45,8 +46,10 @@ export function Overlay({ unit }: { unit: number }) {
   const marquee = useMarquee(withPoints, toScene);
   const placed = placedOf(doc, selected);
   const about = placed?.id ?? (drawing || path?.id === lettering?.path ? lettering?.id : undefined);
-  const nest = useNest(about);
+  // A path is edited as it is; elsewhere it is shown where the words are.
+  const nest = useNest(about, tab !== 'path' && !drawing);
   const inner = unit / Math.hypot(nest[0] ?? 1, nest[1] ?? 0);
+  useEffect(() => snapThrough(nest), [nest]);
   const matrix = `matrix(${nest.join(' ')})`;
   if (!doc || !paths) return null;
 
@@ -147,13 +150,13 @@ export function Overlay({ unit }: { unit: number }) {
   );
 }
 
-/** What the groups round an item do to it at the playhead, as six numbers of a matrix. */
-function useNest(item: string | undefined): number[] {
+/** The map of an item to the frame at the playhead, as six numbers of a matrix. */
+function useNest(item: string | undefined, turned: boolean): number[] {
   const time = useEditor((s) => s.time);
   const shown = useEditor((s) => s.shown);
   return useMemo(
-    () => (item && shown > 0 ? [...core.nest(item, time)] : [1, 0, 0, 1, 0, 0]),
-    [item, time, shown],
+    () => (item && shown > 0 ? [...core.nest(item, time, turned)] : [1, 0, 0, 1, 0, 0]),
+    [item, time, shown, turned],
   );
 }
 

@@ -1,11 +1,14 @@
 import { beforeEach, expect, it } from 'vitest';
 import { scene } from '../testing';
-import { endSnap, snapped, useSnap } from './snap';
+import { endSnap, snapped, snapThrough, useSnap } from './snap';
 
 const doc = scene();
 const caught = () => useSnap.getState();
 
-beforeEach(endSnap);
+beforeEach(() => {
+  endSnap();
+  snapThrough([1, 0, 0, 1, 0, 0]);
+});
 
 it('catches on the middle, the thirds and the edges of the frame', () => {
   expect(snapped(doc, '', 503, 100, 1)).toEqual([500, 100]);
@@ -54,4 +57,14 @@ it('lets go of everything at the end', () => {
   expect(caught().x).not.toBeNull();
   endSnap();
   expect(caught()).toMatchObject({ x: null, y: null });
+});
+
+it('catches where groups bring it on the frame, and leaves points of other paths alone', () => {
+  // Twice as large, turned by a quarter, and moved.
+  snapThrough([0, 2, -2, 0, 700, 40]);
+  const [x, y] = snapped(doc, '', 80, 99, 0.5);
+  expect(caught().x?.word).toBe('the middle of the frame');
+  expect(x).toBeCloseTo(80);
+  expect(y).toBeCloseTo(100);
+  expect(snapped(doc, '', 103, 230, 0.5)).toEqual([103, 230]);
 });

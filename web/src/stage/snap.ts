@@ -16,6 +16,15 @@ export const useSnap = create<Snap>(() => ({ x: null, y: null }));
 
 const REACH = 6;
 
+/** The map to the frame of what is being dragged, as six numbers of a matrix; null for none. */
+let toFrame: number[] | null = null;
+
+/** What is dragged from now on stands in groups that bring it to the frame by this map. */
+export function snapThrough(matrix: number[]): void {
+  const still = matrix.every((v, i) => v === [1, 0, 0, 1, 0, 0][i]);
+  toFrame = still ? null : matrix;
+}
+
 /**
  * Brings a place onto the frame's edges, thirds and middle, and in line with points of other paths,
  * when it is within a few screen pixels of them. What it caught on is shown until {@link endSnap}.
@@ -27,6 +36,7 @@ export function snapped(
   y: number,
   unit: number,
 ): [number, number] {
+  if (toFrame) return snappedThrough(toFrame, doc, x, y, unit);
   const points = doc.paths.flatMap((p) => {
     if (p.id === except || p.hidden) return [];
     if (p.kind === 'drawn') return p.points.map((k) => [k.x, k.y]);
@@ -42,6 +52,24 @@ export function snapped(
   ]);
   useSnap.setState({ x: across, y: down });
   return [across?.at ?? x, down?.at ?? y];
+}
+
+/** Within groups only the lines of the frame count: other paths may stand in other groups. */
+function snappedThrough(
+  [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0]: number[],
+  doc: SceneDoc,
+  x: number,
+  y: number,
+  unit: number,
+): [number, number] {
+  const reach = REACH * unit * Math.hypot(a, b);
+  const [fx, fy] = [a * x + c * y + e, b * x + d * y + f];
+  const across = catchOn(fx, reach, frame(doc.width));
+  const down = catchOn(fy, reach, frame(doc.height));
+  useSnap.setState({ x: across, y: down });
+  const [dx, dy] = [(across?.at ?? fx) - e, (down?.at ?? fy) - f];
+  const det = a * d - b * c;
+  return across || down ? [(d * dx - c * dy) / det, (a * dy - b * dx) / det] : [x, y];
 }
 
 export function endSnap(): void {

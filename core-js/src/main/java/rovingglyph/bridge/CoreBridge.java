@@ -322,10 +322,17 @@ public final class CoreBridge {
     return prepared.itemAt(new Point(x, y), time, reach);
   }
 
-  /** What the groups round an item do to it, as the six numbers of SVG's {@code matrix()}. */
+  /**
+   * What the groups round an item do to it, of a lettering with its own rotation if asked, as the
+   * six numbers of SVG's {@code matrix()}.
+   */
   @JSExport
-  public static double[] nest(String item, double time) {
-    Affine m = new Nest(prepared.scene().groupsRound(item)).map(time);
+  public static double[] nest(String item, double time, boolean turned) {
+    PreparedLettering l = prepared.letterings().get(item);
+    Affine m =
+        turned && l != null
+            ? l.stands(time)
+            : new Nest(prepared.scene().groupsRound(item)).map(time);
     return new double[] {m.a(), m.b(), m.c(), m.d(), m.e(), m.f()};
   }
 

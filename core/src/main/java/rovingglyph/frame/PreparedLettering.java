@@ -89,6 +89,11 @@ public record PreparedLettering(
     return out;
   }
 
+  /** The map of its path, turned by its own rotation, to the pixels of the frame. */
+  public Affine stands(double time) {
+    return nest.map(time).times(turn(values(time)));
+  }
+
   Affine turn(SeatValues v) {
     return turn(v, v.rotation());
   }

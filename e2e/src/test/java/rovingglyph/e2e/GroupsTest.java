@@ -91,6 +91,19 @@ class GroupsTest {
   }
 
   @Test
+  void thePuckOfATurnedLetteringIsWhereItsWordsAre() {
+    chip("kites").click();
+    BoundingBox before = w.handle("puck").boundingBox();
+    w.type("Rotation", "90");
+    BoundingBox after = w.handle("puck").boundingBox();
+    BoundingBox frame = page.getByTestId("overlay").boundingBox();
+    // From the top of the ring to its right.
+    double radius = frame.y + frame.height / 2 - (before.y + before.height / 2);
+    assertThat(after.x - before.x).isCloseTo(radius, within(2.0));
+    assertThat(after.y - before.y).isCloseTo(radius, within(2.0));
+  }
+
+  @Test
   void itsValuesAreKeyframedAndChartedAndStandAfterALoad() {
     page.getByLabel("Opacity", new Page.GetByLabelOptions().setExact(true)).first().fill("40");
     page.keyboard().press("Enter");

@@ -6,6 +6,7 @@ import static rovingglyph.TestScenes.CORNER;
 import static rovingglyph.TestScenes.document;
 import static rovingglyph.TestScenes.drawn;
 import static rovingglyph.TestScenes.prepare;
+import static rovingglyph.TestScenes.with;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -15,6 +16,10 @@ import rovingglyph.seat.SeatValues;
 
 /** The quick answer must be the slow one, and what it promises must hold. */
 class FrameProbeTest {
+  private static final String GROUPED =
+      "\"groups\":[{\"id\":\"g\",\"members\":[\"l\"],\"centre\":[300,400],\"x\":420,"
+          + "\"scale\":1.7,\"rotation\":25}]";
+
   @Test
   void agreesWithTheOutlinesAtEveryOffset() {
     String out = drawn(-300, 200, 600, -400, 1300, 900);
@@ -26,7 +31,9 @@ class FrameProbeTest {
               "\"ends\":\"wrap\"",
               "\"side\":\"right\",\"baselineShift\":-90")) {
         for (String turn : List.of("0", "70")) {
-          check(prepare(document(path, "wide wind", seat, "\"rotation\":" + turn)));
+          String json = document(path, "wide wind", seat, "\"rotation\":" + turn);
+          check(prepare(json));
+          check(prepare(with(json, GROUPED)));
         }
       }
     }

@@ -37,7 +37,7 @@ describe('the compiled core', () => {
       closed: false,
       moves: false,
     });
-    expect(opened.summary.poses.map((p) => p.label)).toEqual(['First frame', 'Last frame']);
+    expect(opened.summary.poses.map((p) => p.label)).toEqual(['First', 'Last']);
     expect(opened.summary.findings).toEqual([]);
   });
 

@@ -21,8 +21,8 @@ public final class Poses {
   public static List<Pose> of(Scene scene) {
     TreeMap<Long, String> labels = new TreeMap<>();
     long last = scene.frameCount() - 1L;
-    labels.put(0L, "First frame");
-    labels.put(last, "Last frame");
+    labels.put(0L, "First");
+    labels.put(last, "Last");
     for (Item item : moving(scene)) {
       if (scene.shows(item)) {
         item.values()

@@ -146,7 +146,7 @@ class HandlesTest {
     List<Poses.Pose> poses = Poses.of(prepare(document(LINE, "ab", mixed, "")).scene());
     assertThat(poses)
         .extracting(Poses.Pose::label)
-        .containsExactly("At rest", "Path offset", "Last frame");
+        .containsExactly("At rest", "Path offset", "Last");
   }
 
   @Test
@@ -156,6 +156,6 @@ class HandlesTest {
     String json = document(LINE, "a", "", "").replace("\"paths\"", picture + "\"paths\"");
     assertThat(Poses.of(prepare(json).scene()))
         .extracting(Poses.Pose::label)
-        .containsExactly("First frame", "Rotation", "Last frame");
+        .containsExactly("First", "Rotation", "Last");
   }
 }

@@ -342,7 +342,8 @@ class WorkbenchTest {
     assertThat(page.getByTestId("switcher")).containsText("Own & \"new\" <p>");
     page.getByTestId("switcher").click();
     w.button("Duplicate First scene").first().click();
-    assertThat(page.getByTestId("switcher")).containsText("First scene");
+    assertThat(page.getByTestId("switcher")).containsText("First scene copy");
+    assertThat(page.getByLabel("Projects and scenes")).isHidden();
     page.getByTestId("switcher").click();
     w.button("Delete Own & \"new\" <p>").click();
     assertThat(page.getByText("is deleted")).isVisible();

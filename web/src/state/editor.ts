@@ -160,7 +160,7 @@ export function reopen(face: string): void {
 
 /** Shows a scene from its beginning, with an empty history. */
 export function showScene(sceneId: string, projectId: string, doc: SceneDoc): void {
-  const last = [...doc.stack].reverse().find((id) => doc.letterings.some((l) => l.id === id));
+  const last = inStack(doc, doc.stack).findLast((id) => letteringOf(doc, id));
   pending = null;
   set({
     sceneId,
@@ -356,6 +356,11 @@ export function groupOf(doc: SceneDoc | null, id: string | null): Group | undefi
 /** The group that an item stands in. */
 export function groupRound(doc: SceneDoc | null, id: string | null): Group | undefined {
   return doc?.groups?.find((g) => id !== null && g.members.includes(id));
+}
+
+/** The ids of some items and of all in those that are groups, back to front. */
+function inStack(doc: SceneDoc, ids: string[]): string[] {
+  return ids.flatMap((id) => [id, ...inStack(doc, groupOf(doc, id)?.members ?? [])]);
 }
 
 /** Whether an item or a group round it is locked. */

@@ -85,3 +85,10 @@ it('drops an item from those chosen when it is chosen again', () => {
   selectAlso('b');
   expect(state().also).toEqual([]);
 });
+
+it('opens a scene on its topmost lettering, also where that is in a group', () => {
+  select('l');
+  groupChosen();
+  showScene('s', 'project', state().doc!);
+  expect(state().selected).toBe('l');
+});

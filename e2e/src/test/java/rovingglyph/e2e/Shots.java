@@ -12,7 +12,17 @@ public final class Shots {
   private Shots() {}
 
   public static void main(String[] args) throws Exception {
-    Path folder = Path.of(args[0]);
+    try {
+      shootAll(Path.of(args[0]));
+    } catch (RuntimeException e) {
+      // The browser's and the server's threads would go on.
+      e.printStackTrace();
+      System.exit(1);
+    }
+    System.exit(0);
+  }
+
+  private static void shootAll(Path folder) throws Exception {
     Files.createDirectories(folder);
     TestServer server = TestServer.shared();
     Page page = Browser.page();
@@ -77,7 +87,6 @@ public final class Shots {
     ribbon.page.evaluate("() => { document.documentElement.dataset.theme = 'dusk'; }");
     ribbon.page.waitForTimeout(900);
     shoot(ribbon.page, folder, "dusk");
-    System.exit(0);
   }
 
   private static Workbench demo(TestServer server, String scene, int tab) {

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import * as core from '../core/core';
-import { letteringOf, useEditor } from '../state/editor';
+import { useEditor } from '../state/editor';
+import { letteringOf } from '../state/items';
 import type { Scale } from './scale';
 
 /** The path laid straight, with the lettering on it as it stands at the playhead. */

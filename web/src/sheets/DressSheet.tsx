@@ -1,5 +1,6 @@
 import type { Placed } from '../core/document';
-import { change, groupOf, letteringOf, placedOf, useEditor } from '../state/editor';
+import { change, useEditor } from '../state/editor';
+import { groupOf, letteringOf, placedOf } from '../state/items';
 import { ColourField } from '../ui/ColourField';
 import { MovableColour } from '../ui/MovableColour';
 import { MovableField } from '../ui/MovableField';

@@ -1,5 +1,6 @@
 import type { Group } from '../core/document';
-import { applyEdit, nameOf, select, useEditor } from '../state/editor';
+import { applyEdit, select, useEditor } from '../state/editor';
+import { nameOf } from '../state/items';
 import { changePlaced, ungroup } from '../state/making';
 import { NumberField } from '../ui/NumberField';
 

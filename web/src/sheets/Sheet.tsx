@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { letteringOf, placedOf, useEditor, type Tab } from '../state/editor';
+import { useEditor, type Tab } from '../state/editor';
+import { letteringOf, placedOf } from '../state/items';
 import { addLettering } from '../state/making';
 import type { Lettering } from '../core/document';
 import { DressSheet } from './DressSheet';

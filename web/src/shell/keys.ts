@@ -1,17 +1,7 @@
 import { pause, play } from '../stage/playback';
 import { goToKeyframe, stepFrame } from '../stage/Transport';
-import {
-  applyEdit,
-  isLocked,
-  letteringOf,
-  pathOf,
-  placedOf,
-  redo,
-  setValue,
-  TABS,
-  undo,
-  useEditor,
-} from '../state/editor';
+import { applyEdit, pathOf, redo, setValue, TABS, undo, useEditor } from '../state/editor';
+import { isLocked, letteringOf, placedOf } from '../state/items';
 import { chartedOf } from '../state/channels';
 import { removeItem } from '../state/making';
 import { deletePoints, editPath, finishDrawing } from '../state/paths';

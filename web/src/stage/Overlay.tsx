@@ -1,15 +1,8 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import * as core from '../core/core';
 import { isShape } from '../core/document';
-import {
-  isLocked,
-  letteringOf,
-  pathOf,
-  placedOf,
-  select,
-  selectAlso,
-  useEditor,
-} from '../state/editor';
+import { pathOf, select, selectAlso, useEditor } from '../state/editor';
+import { isLocked, letteringOf, placedOf } from '../state/items';
 import { editPath } from '../state/paths';
 import { sceneCoordinates } from './coordinates';
 import { DrawingLayer } from './DrawingLayer';

@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import * as core from '../core/core';
 import type { GuidePath } from '../core/document';
-import { letteringOf, useEditor } from '../state/editor';
+import { useEditor } from '../state/editor';
+import { letteringOf } from '../state/items';
 import { choosePath, editPath } from '../state/paths';
 import { drag } from './drag';
 import type { ToScene } from './coordinates';

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import * as core from '../core/core';
-import { changeLettering, letteringOf, setValue, useEditor } from '../state/editor';
+import { changeLettering, setValue, useEditor } from '../state/editor';
+import { letteringOf } from '../state/items';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
 

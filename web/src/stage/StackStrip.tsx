@@ -10,16 +10,8 @@ import {
 } from 'lucide-react';
 import { useState } from 'react';
 import type { SceneDoc } from '../core/document';
-import {
-  groupOf,
-  groupRound,
-  letteringOf,
-  nameOf,
-  placedOf,
-  select,
-  selectAlso,
-  useEditor,
-} from '../state/editor';
+import { select, selectAlso, useEditor } from '../state/editor';
+import { groupOf, groupRound, letteringOf, nameOf, placedOf } from '../state/items';
 import {
   addLettering,
   groupChosen,

@@ -1,5 +1,6 @@
 import type { Channel, SceneDoc } from '../core/document';
-import { letteringOf, placedOf, useEditor } from './editor';
+import { useEditor } from './editor';
+import { letteringOf, placedOf } from './items';
 
 export const MAIN: Channel[] = [
   'pathOffset',

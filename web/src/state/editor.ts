@@ -11,6 +11,7 @@ import type {
   SceneDoc,
 } from '../core/document';
 import { api } from '../api/client';
+import { inStack, letteringOf } from './items';
 import { notify } from './notices';
 
 export type Tab = 'words' | 'path' | 'seat' | 'move' | 'dress' | 'export';
@@ -183,8 +184,7 @@ export function showScene(sceneId: string, projectId: string, doc: SceneDoc): vo
   void openInCore(doc).then(() => {
     const { summary } = get();
     if (get().sceneId !== sceneId || !summary) return;
-    const moving = summary.items[last ?? '']?.moving ?? [];
-    const charted = moving.includes('pathOffset') ? 'pathOffset' : (moving[0] ?? 'pathOffset');
+    const charted = movingOf(summary, last ?? null, 'pathOffset');
     set({ time: core.onFrame(doc.length / 3), charted });
   });
 }
@@ -334,47 +334,10 @@ export function redo(): void {
   void openInCore(next);
 }
 
-export function letteringOf(doc: SceneDoc | null, id: string | null): Lettering | undefined {
-  return doc?.letterings.find((l) => l.id === id);
-}
-
 /** The path that the Path tab is about: the chosen one, else that of the chosen lettering. */
 export function pathOf(s: Pick<Editor, 'doc' | 'pathId' | 'selected'>): GuidePath | undefined {
   const own = s.doc?.paths.find((p) => p.id === s.pathId);
   return own ?? s.doc?.paths.find((p) => p.id === letteringOf(s.doc, s.selected)?.path);
-}
-
-/** The picture or group with an id. */
-export function placedOf(doc: SceneDoc | null, id: string | null): Placed | undefined {
-  return doc?.pictures.find((p) => p.id === id) ?? groupOf(doc, id);
-}
-
-export function groupOf(doc: SceneDoc | null, id: string | null): Group | undefined {
-  return doc?.groups?.find((g) => g.id === id);
-}
-
-/** The group that an item stands in. */
-export function groupRound(doc: SceneDoc | null, id: string | null): Group | undefined {
-  return doc?.groups?.find((g) => id !== null && g.members.includes(id));
-}
-
-/** The ids of some items and of all in those that are groups, back to front. */
-function inStack(doc: SceneDoc, ids: string[]): string[] {
-  return ids.flatMap((id) => [id, ...inStack(doc, groupOf(doc, id)?.members ?? [])]);
-}
-
-/** Whether an item or a group round it is locked. */
-export function isLocked(doc: SceneDoc | null, id: string): boolean {
-  const round = groupRound(doc, id);
-  const own = letteringOf(doc, id) ?? placedOf(doc, id);
-  return own?.locked === true || (round !== undefined && isLocked(doc, round.id));
-}
-
-/** What an item is called in lists. */
-export function nameOf(doc: SceneDoc | null, id: string): string {
-  const lettering = letteringOf(doc, id);
-  if (lettering) return lettering.text.trim().replace(/\n/g, ' ') || 'No words yet';
-  return placedOf(doc, id)?.name ?? '';
 }
 
 /** The chosen lettering, with the parts that an update names. */
@@ -386,6 +349,13 @@ export function changeLettering(id: string, parts: Partial<Lettering>, merge = '
     }),
     merge,
   );
+}
+
+/** The value to chart of an item: the one charted now if it moves, else one that does. */
+function movingOf(summary: Summary | null, id: string | null, now: Channel): Channel {
+  const moving = summary?.items[id ?? '']?.moving ?? [];
+  if (moving.length === 0 || moving.includes(now)) return now;
+  return moving.includes('pathOffset') ? 'pathOffset' : moving[0]!;
 }
 
 /** Chooses one more item, or one less. */

@@ -2,16 +2,8 @@ import { beforeEach, expect, it, vi } from 'vitest';
 import type { Picture } from '../core/document';
 import { EMPTY_RUN, scene } from '../testing';
 import { chartedOf } from './channels';
-import {
-  groupOf,
-  isLocked,
-  nameOf,
-  select,
-  selectAlso,
-  showScene,
-  undo,
-  useEditor,
-} from './editor';
+import { select, selectAlso, showScene, undo, useEditor } from './editor';
+import { groupOf, isLocked, nameOf } from './items';
 import { changePlaced, groupChosen, removeItem, restack, toggleFlag, ungroup } from './making';
 
 const state = () => useEditor.getState();

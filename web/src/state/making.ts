@@ -1,14 +1,6 @@
 import type { Placed } from '../core/document';
-import {
-  applyEdit,
-  change,
-  changeLettering,
-  groupOf,
-  letteringOf,
-  pathOf,
-  select,
-  useEditor,
-} from './editor';
+import { applyEdit, change, changeLettering, pathOf, select, useEditor } from './editor';
+import { groupOf, letteringOf } from './items';
 
 export const newId = () => crypto.randomUUID().slice(0, 8);
 

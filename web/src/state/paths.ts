@@ -2,7 +2,8 @@ import { api } from '../api/client';
 import * as core from '../core/core';
 import type { FoundPath } from '../core/core';
 import { isShape, type GuidePath, type Knot, type Pair, type Template } from '../core/document';
-import { applyEdit, change, letteringOf, pathOf, preview, useEditor, type Drawing } from './editor';
+import { applyEdit, change, pathOf, preview, useEditor, type Drawing } from './editor';
+import { letteringOf } from './items';
 import { newId } from './making';
 import { notify } from './notices';
 

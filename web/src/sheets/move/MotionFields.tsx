@@ -1,7 +1,8 @@
 import * as core from '../../core/core';
 import type { Problem } from '../../core/core';
 import type { Channel, Lettering, Motion } from '../../core/document';
-import { applyEdit, placedOf, useEditor } from '../../state/editor';
+import { applyEdit, useEditor } from '../../state/editor';
+import { placedOf } from '../../state/items';
 import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';

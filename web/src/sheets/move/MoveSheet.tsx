@@ -1,7 +1,8 @@
 import { labelOf, SHAPE_KINDS } from '../../core/core';
 import type { Lettering } from '../../core/document';
 import { chartedOf, MAIN, MORE, OF_PLACED, SHOWN } from '../../state/channels';
-import { letteringOf, placedOf, useEditor } from '../../state/editor';
+import { useEditor } from '../../state/editor';
+import { letteringOf, placedOf } from '../../state/items';
 import { useFaces } from '../../state/faces';
 import { clock } from '../../stage/time';
 import { Fold } from '../../ui/Fold';

@@ -1,15 +1,7 @@
 import { create } from 'zustand';
 import * as core from '../core/core';
 import type { Edit, Problem, Summary } from '../core/core';
-import type {
-  Channel,
-  Group,
-  GuidePath,
-  Knot,
-  Lettering,
-  Placed,
-  SceneDoc,
-} from '../core/document';
+import type { Channel, GuidePath, Knot, Lettering, SceneDoc } from '../core/document';
 import { api } from '../api/client';
 import { inStack, letteringOf } from './items';
 import { notify } from './notices';

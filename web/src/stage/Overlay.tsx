@@ -143,14 +143,15 @@ export function Overlay({ unit }: { unit: number }) {
   );
 }
 
-/** The map of an item to the frame at the playhead, as six numbers of a matrix. */
+/**
+ * The map of an item to the frame at the playhead, as six numbers of a matrix. It is the same array
+ * while they are the same: a drag or playback does not draw the whole overlay anew for it.
+ */
 function useNest(item: string | undefined, turned: boolean): number[] {
-  const time = useEditor((s) => s.time);
-  const shown = useEditor((s) => s.shown);
-  return useMemo(
-    () => (item && shown > 0 ? [...core.nest(item, time, turned)] : [1, 0, 0, 1, 0, 0]),
-    [item, time, shown, turned],
+  const numbers = useEditor((s) =>
+    item && s.shown > 0 ? core.nest(item, s.time, turned).join(' ') : '1 0 0 1 0 0',
   );
+  return useMemo(() => numbers.split(' ').map(Number), [numbers]);
 }
 
 interface GuideProps {

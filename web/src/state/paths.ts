@@ -6,6 +6,7 @@ import { applyEdit, change, pathOf, preview, useEditor, type Drawing } from './e
 import { letteringOf } from './items';
 import { newId } from './making';
 import { notify } from './notices';
+import { warmUpFitting } from './warmUp';
 
 const get = useEditor.getState;
 
@@ -42,6 +43,7 @@ export function startDrawing(mode: Drawing['mode']): void {
     points: [],
     playing: false,
   });
+  if (mode === 'freehand') warmUpFitting();
 }
 
 const pair = (k: Knot): Pair => [k.x, k.y];

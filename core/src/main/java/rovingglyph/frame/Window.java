@@ -5,36 +5,57 @@ import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.type.Outline;
 
-/**
- * A part of the frame as something in groups sees it.
- *
- * @param map of its pixels to those of the frame, the same in all directions
- */
-record Window(Rect area, Affine map) {
+/** A part of the frame as something in groups sees it. */
+final class Window {
+  private final Rect area;
+  private final Affine map;
+  private final boolean plain;
+  private final double scale;
 
-  /** Whether a mapped outline reaches into it. */
-  boolean touched(Outline outline, Affine inner) {
-    return AreaTouch.touches(outline, map.times(inner), area);
+  /**
+   * @param map of the pixels of what looks to those of the frame, the same in all directions
+   */
+  Window(Rect area, Affine map) {
+    this.area = area;
+    this.map = map;
+    // Most stand in no group, and landings look thousands of times.
+    this.plain = map.equals(Affine.IDENTITY);
+    this.scale = Math.hypot(map.a(), map.b());
   }
 
-  /** Signed distance of a point to its edge, positive inside, in the pixels of what looks. */
-  double depth(Point inner) {
-    Point p = map.apply(inner);
-    double dx = Math.min(p.x() - area.left(), area.right() - p.x());
-    double dy = Math.min(p.y() - area.top(), area.bottom() - p.y());
-    double outX = Math.min(dx, 0);
-    double outY = Math.min(dy, 0);
-    boolean in = dx >= 0 && dy >= 0;
-    return (in ? Math.min(dx, dy) : -Math.sqrt(outX * outX + outY * outY)) / scale();
+  Rect area() {
+    return area;
+  }
+
+  Affine map() {
+    return map;
   }
 
   /** Pixels of the frame per pixel of what looks. */
   double scale() {
-    return Math.sqrt(Math.abs(map.a() * map.d() - map.b() * map.c()));
+    return scale;
   }
 
   /** Its middle in the pixels of what looks. */
   Point centre() {
     return map.inverse().apply(area.centre());
+  }
+
+  /** Whether a mapped outline reaches into it. */
+  boolean touched(Outline outline, Affine inner) {
+    return AreaTouch.touches(outline, plain ? inner : map.times(inner), area);
+  }
+
+  /** Signed distance of a point to its edge, positive inside, in the pixels of what looks. */
+  double depth(Point inner) {
+    Point p = plain ? inner : map.apply(inner);
+    double dx = Math.min(p.x() - area.left(), area.right() - p.x());
+    double dy = Math.min(p.y() - area.top(), area.bottom() - p.y());
+    if (dx >= 0 && dy >= 0) {
+      return Math.min(dx, dy) / scale;
+    }
+    double outX = Math.min(dx, 0);
+    double outY = Math.min(dy, 0);
+    return -Math.sqrt(outX * outX + outY * outY) / scale;
   }
 }

@@ -112,7 +112,7 @@ class GroupsTest {
         .click();
     assertThat(group().get("opacity").asObject().get("keyframes").asArray()).hasSize(1);
     w.reload();
-    chip("Group 1 2").click();
+    chip("Group 1").click();
     assertThat(page.getByText("What moves")).isVisible();
     assertThat(
             page.getByRole(

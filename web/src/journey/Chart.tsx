@@ -153,13 +153,10 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
           scale={scale}
         />
       ))}
-      {keys.length === 0 && (
-        <p
-          className={`pointer-events-none absolute inset-x-8 rounded-md bg-sheet/90 text-center text-soft ${moves ? 'bottom-1 py-0.5 text-[12px]' : 'top-1/3 p-2.5'}`}
-        >
-          {moves
-            ? 'It moves by itself, without keyframes.'
-            : 'It stands still. Double-click anywhere here to set a first keyframe, then another further down for later.'}
+      {keys.length === 0 && !moves && (
+        <p className="pointer-events-none absolute inset-x-12 top-1/2 rounded-md bg-sheet/90 p-2.5 text-center text-soft">
+          It stands still. Double-click anywhere here to set a first keyframe, then another further
+          down for later.
         </p>
       )}
     </div>

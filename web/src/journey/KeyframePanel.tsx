@@ -25,6 +25,7 @@ export function KeyframePanel(props: Props) {
   const index = useEditor((s) => s.keyframe);
   const chosen = useEditor((s) => s.keys);
   const keys = useEditor((s) => s.summary?.items[item]?.channels[channel]);
+  const moves = useEditor((s) => s.summary?.items[item]?.moving.includes(channel));
   const key = index === null ? undefined : keys?.[index];
   return (
     <section
@@ -39,7 +40,9 @@ export function KeyframePanel(props: Props) {
         <p className="text-[12px] text-soft">
           {keys
             ? 'Drag a ring, or click it for its numbers; Shift or a box chooses several. Double-click the line for another keyframe.'
-            : 'Values that move are charted; choose another one above.'}
+            : moves
+              ? 'It moves by itself, without keyframes; what moves it is set in Move.'
+              : 'Values that move are charted; choose another one above.'}
         </p>
       )}
       <PasteButtons item={item} channel={channel} />

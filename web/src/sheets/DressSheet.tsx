@@ -56,7 +56,7 @@ function PlacedSection({ placed }: { placed: Placed }) {
       <h2 className="section-title">{placed.name}</h2>
       <MovableField item={placed.id} channel="x" />
       <MovableField item={placed.id} channel="y" />
-      <MovableField item={placed.id} channel="scale" decimals={3} step={0.01} />
+      <MovableField item={placed.id} channel="scale" />
       <MovableField item={placed.id} channel="rotation" />
       <MovableField item={placed.id} channel="opacity" />
     </section>

@@ -37,9 +37,9 @@ function Edge({ side, width, hidden }: { side: Side; width: number; hidden: bool
     edge.onpointercancel = edge.onpointerup;
   };
   const keys = (e: React.KeyboardEvent) => {
-    if (!e.key.startsWith('Arrow')) return;
-    e.stopPropagation();
     const by = e.key === 'ArrowRight' ? 16 : e.key === 'ArrowLeft' ? -16 : 0;
+    if (by === 0) return;
+    e.stopPropagation();
     resize(side, width + outward * by);
   };
   const Chevron = hidden === (side === 'sheet') ? ChevronRight : ChevronLeft;

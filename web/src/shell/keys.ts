@@ -1,6 +1,7 @@
 import { pause, play } from '../stage/playback';
 import { goToKeyframe, stepFrame } from '../stage/Transport';
-import { applyEdit, pathOf, redo, setValue, TABS, undo, useEditor } from '../state/editor';
+import { applyEdit, pathOf, redo, TABS, undo, useEditor } from '../state/editor';
+import { setValue } from '../state/values';
 import { isLocked, letteringOf, placedOf } from '../state/items';
 import { chartedOf } from '../state/channels';
 import { removeItem } from '../state/making';

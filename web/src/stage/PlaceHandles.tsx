@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import * as core from '../core/core';
-import { setValue, useEditor } from '../state/editor';
+import { useEditor } from '../state/editor';
+import { setValue } from '../state/values';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
 import { Handle } from './Handle';
@@ -60,7 +61,7 @@ export function PlaceHandles({ id, unit, toScene }: Props) {
     const from = Math.hypot(px - x, py - y);
     const begin = core.value(id, 'scale', time);
     drag(e, toScene, (nx, ny, event) => {
-      const to = Math.max((begin * Math.hypot(nx - x, ny - y)) / Math.max(from, 1e-9), 0.001);
+      const to = (begin * Math.hypot(nx - x, ny - y)) / Math.max(from, 1e-9);
       setValue(id, 'scale', to, event.altKey, 'scale-place');
     });
   };

@@ -5,7 +5,7 @@ import { LoopButton } from './LoopCheck';
 import { pause } from './playback';
 
 /** Width of a pose on screen: five of them stand side by side. */
-const TILE = 107;
+const TILE = 104;
 
 /** Small pictures of the first frame, the frames at keyframes, and the last. */
 export function Poses() {

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import * as core from '../core/core';
-import { changeLettering, setValue, useEditor } from '../state/editor';
+import { useEditor } from '../state/editor';
+import { changeLettering, setValue } from '../state/values';
 import { letteringOf } from '../state/items';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';

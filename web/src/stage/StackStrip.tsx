@@ -89,16 +89,16 @@ function Row({ doc, into, ids, dragged, onDrag }: RowProps) {
 
   const drop = (id: string, index: number) => {
     if (!dragged || dragged === id) return;
-    if (groupOf(doc, id)) restack(dragged, doc.stack.length, id);
-    else restack(dragged, index, into);
+    if (groupOf(doc, id)) restack(dragged, id);
+    else restack(dragged, into, index);
   };
   const keys = (e: React.KeyboardEvent, id: string, index: number) => {
     if (!e.altKey || !e.key.startsWith('Arrow')) return;
     e.stopPropagation();
     const next = groupOf(doc, ids[index + 1] ?? null) ?? groupOf(doc, ids[index - 1] ?? null);
-    if (e.key === 'ArrowRight') restack(id, index + 1, into);
-    else if (e.key === 'ArrowLeft') restack(id, index - 1, into);
-    else if (e.key === 'ArrowDown' && next) restack(id, next.members.length, next.id);
+    if (e.key === 'ArrowRight') restack(id, into, index + 1);
+    else if (e.key === 'ArrowLeft') restack(id, into, index - 1);
+    else if (e.key === 'ArrowDown' && next) restack(id, next.id);
     else if (e.key === 'ArrowUp' && into) takeOut(doc, id, into);
   };
 
@@ -164,7 +164,7 @@ function holds(doc: SceneDoc, group: string, id: string | null): boolean {
 /** Puts an item behind the group that it stands in. */
 function takeOut(doc: SceneDoc, id: string, from: string): void {
   const round = groupRound(doc, from);
-  restack(id, (round?.members ?? doc.stack).indexOf(from) + 1, round?.id ?? '');
+  restack(id, round?.id ?? '', (round?.members ?? doc.stack).indexOf(from) + 1);
 }
 
 function intoView(chip: HTMLButtonElement | null): void {

@@ -28,9 +28,8 @@ export function channelsOf(doc: SceneDoc | null, id: string | null): Channel[] {
 
 type State = ReturnType<typeof useEditor.getState>;
 
-/** The value that is charted: the one asked for, else the first that moves, else the first. */
-export function chartedOf({ doc, selected, charted, summary }: State): Channel {
+/** The value that is charted: the one asked for, if the chosen item has it, else its first. */
+export function chartedOf({ doc, selected, charted }: State): Channel {
   const all = channelsOf(doc, selected);
-  if (all.includes(charted)) return charted;
-  return summary?.items[selected ?? '']?.moving[0] ?? all[0] ?? charted;
+  return all.includes(charted) ? charted : (all[0] ?? charted);
 }

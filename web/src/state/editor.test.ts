@@ -3,16 +3,15 @@ import { EMPTY_RUN, lettering, scene } from '../testing';
 import {
   applyEdit,
   change,
-  changeLettering,
   endGesture,
   problemText,
   redo,
   setTime,
-  setValue,
   showScene,
   undo,
   useEditor,
 } from './editor';
+import { changeLettering, setValue } from './values';
 import { onFrame } from '../core/core';
 import { addLettering, removeItem, restack, toggleFlag } from './making';
 import { addPath } from './paths';
@@ -152,9 +151,9 @@ describe('making', () => {
       letterings: [...d.letterings, lettering({ id: 'm' })],
       stack: ['l', 'm'],
     }));
-    restack('l', 1);
+    restack('l', '', 1);
     expect(state().doc!.stack).toEqual(['m', 'l']);
-    restack('l', -9);
+    restack('l', '', -9);
     expect(state().doc!.stack).toEqual(['l', 'm']);
     toggleFlag('l', 'hidden');
     toggleFlag('l', 'locked');

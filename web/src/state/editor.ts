@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import * as core from '../core/core';
 import type { Edit, Problem, Summary } from '../core/core';
-import type { Channel, GuidePath, Knot, Lettering, SceneDoc } from '../core/document';
+import type { Channel, GuidePath, Knot, SceneDoc } from '../core/document';
 import { api } from '../api/client';
 import { inStack, letteringOf } from './items';
 import { notify } from './notices';
@@ -332,17 +332,6 @@ export function pathOf(s: Pick<Editor, 'doc' | 'pathId' | 'selected'>): GuidePat
   return own ?? s.doc?.paths.find((p) => p.id === letteringOf(s.doc, s.selected)?.path);
 }
 
-/** The chosen lettering, with the parts that an update names. */
-export function changeLettering(id: string, parts: Partial<Lettering>, merge = ''): Problem[] {
-  return change(
-    (doc) => ({
-      ...doc,
-      letterings: doc.letterings.map((l) => (l.id === id ? { ...l, ...parts } : l)),
-    }),
-    merge,
-  );
-}
-
 /** The value to chart of an item: the one charted now if it moves, else one that does. */
 function movingOf(summary: Summary | null, id: string | null, now: Channel): Channel {
   const moving = summary?.items[id ?? '']?.moving ?? [];
@@ -359,8 +348,10 @@ export function selectAlso(id: string): void {
 }
 
 export function select(id: string | null): void {
+  const { summary, charted } = get();
   set({
     selected: id,
+    charted: movingOf(summary, id, charted),
     also: [],
     keyframe: null,
     keys: [],
@@ -373,33 +364,4 @@ export function select(id: string | null): void {
 export function setTime(time: number): void {
   const { doc } = get();
   if (doc) set({ time: core.onFrame(time) });
-}
-
-/**
- * Sets a value at the playhead. One that moves gets a keyframe there, and a notice says so; with
- * {@code whole} the whole movement is shifted instead.
- */
-export function setValue(
-  item: string,
-  channel: Channel,
-  value: number,
-  whole = false,
-  merge = '',
-  missing = 0,
-) {
-  const { time, summary } = get();
-  const keys = summary?.items[item]?.channels[channel];
-  if (whole && keys) {
-    const by = value - core.value(item, channel, time);
-    return applyEdit({ op: 'shift', item, channel, by }, merge);
-  }
-  const problems = applyEdit({ op: 'set', item, channel, time, value, missing }, merge);
-  const after = get().summary?.items[item]?.channels[channel];
-  if (keys && after && after.length > keys.length) {
-    notify(`Keyframe set for ${core.labelOf(channel).toLowerCase()}`, 'info', {
-      label: 'Undo',
-      run: undo,
-    });
-  }
-  return problems;
 }

@@ -2,7 +2,7 @@ import { beforeEach, expect, it, vi } from 'vitest';
 import type { Picture } from '../core/document';
 import { EMPTY_RUN, scene } from '../testing';
 import { chartedOf } from './channels';
-import { select, selectAlso, showScene, undo, useEditor } from './editor';
+import { applyEdit, select, selectAlso, showScene, undo, useEditor } from './editor';
 import { groupOf, isLocked, nameOf } from './items';
 import { changePlaced, groupChosen, removeItem, restack, toggleFlag, ungroup } from './making';
 
@@ -50,8 +50,11 @@ it('takes a group apart and moves items in and out', () => {
   select('b');
   groupChosen();
   const id = state().selected!;
-  restack('a', 0, id);
+  restack('a', id, 0);
   expect(groupOf(state().doc, id)?.members).toEqual(['a', 'b']);
+  restack('l', id);
+  expect(groupOf(state().doc, id)?.members).toEqual(['a', 'b', 'l']);
+  restack('l', '', 0);
   changePlaced(id, () => ({ name: 'Badge' }));
   expect(nameOf(state().doc, id)).toBe('Badge');
   ungroup(id);
@@ -83,4 +86,14 @@ it('opens a scene on its topmost lettering, also where that is in a group', () =
   groupChosen();
   showScene('s', 'project', state().doc!);
   expect(state().selected).toBe('l');
+});
+
+it('charts a value that moves when an item is chosen', () => {
+  applyEdit({ op: 'key', item: 'a', channel: 'scale', time: 1, value: 2 });
+  useEditor.setState({ charted: 'rotation' });
+  select('a');
+  expect(state().charted).toBe('scale');
+  useEditor.setState({ charted: 'opacity' });
+  select('b');
+  expect(state().charted).toBe('opacity');
 });

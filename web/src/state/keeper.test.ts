@@ -1,7 +1,8 @@
 import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { SceneDoc } from '../core/document';
 import { EMPTY_RUN, scene } from '../testing';
-import { changeLettering, endGesture, undo, useEditor } from './editor';
+import { endGesture, undo, useEditor } from './editor';
+import { changeLettering } from './values';
 import { openScene, resolveConflict, startKeeping, useKeeper } from './keeper';
 import { useNotices } from './notices';
 

@@ -1,5 +1,6 @@
 import type { Placed } from '../core/document';
-import { applyEdit, change, changeLettering, pathOf, select, useEditor } from './editor';
+import { applyEdit, change, pathOf, select, useEditor } from './editor';
+import { changeLettering } from './values';
 import { groupOf, letteringOf } from './items';
 
 export const newId = () => crypto.randomUUID().slice(0, 8);
@@ -25,20 +26,17 @@ export function removeItem(id: string): void {
   select(null);
 }
 
-/** Moves an item to a place of a group, or of the stack where {@code into} is empty. */
-export function restack(id: string, to: number, into = ''): void {
-  applyEdit({ op: 'restack', item: id, to: Math.max(to, 0), into });
+/** Moves an item to a place, else to the top, of a group, or of the stack where that is empty. */
+export function restack(id: string, into = '', to?: number): void {
+  applyEdit({ op: 'restack', item: id, into, ...(to !== undefined && { to: Math.max(to, 0) }) });
 }
 
 /** Puts the chosen items into a group of their own. */
 export function groupChosen(): void {
-  const { selected, also, doc } = useEditor.getState();
-  if (!doc || !selected) return;
+  const { selected, also } = useEditor.getState();
+  if (!selected) return;
   const id = newId();
-  const taken = new Set(doc.groups?.map((g) => g.name));
-  let n = 1;
-  while (taken.has(`Group ${n}`)) n++;
-  const problems = applyEdit({ op: 'group', id, name: `Group ${n}`, items: [selected, ...also] });
+  const problems = applyEdit({ op: 'group', id, items: [selected, ...also] });
   if (problems.length === 0) select(id);
 }
 

@@ -4,7 +4,6 @@ import { EMPTY_RUN, scene } from '../testing';
 import * as core from '../core/core';
 import {
   beginGesture,
-  changeLettering,
   endGesture,
   pathOf,
   showScene,
@@ -12,6 +11,7 @@ import {
   useEditor,
   type Drawing,
 } from './editor';
+import { changeLettering } from './values';
 import {
   addPath,
   addTemplate,

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import * as core from '../core/core';
-import { setValue, useEditor } from '../state/editor';
+import { useEditor } from '../state/editor';
+import { setValue } from '../state/values';
 import { ChannelRing } from './ChannelRing';
 import { ColourField } from './ColourField';
 

@@ -2,7 +2,8 @@ import { useMemo, type ReactNode } from 'react';
 import * as core from '../core/core';
 import { labelOf, unitOf } from '../core/core';
 import type { Channel } from '../core/document';
-import { setValue, useEditor } from '../state/editor';
+import { useEditor } from '../state/editor';
+import { setValue } from '../state/values';
 import { NumberField } from './NumberField';
 import { ChannelRing } from './ChannelRing';
 
@@ -34,6 +35,7 @@ export function MovableField(props: Props) {
   }, [item, channel, time, opened, known, missing]);
   const laps = (v: number) => v * length;
   const em = unitOf(channel) === 'em';
+  const scale = channel === 'scale';
   const onPath = channel === 'pathOffset' || channel === 'startMargin' || channel === 'endMargin';
   const path = { '%': (v: number) => (v / 100) * length, lap: laps, laps };
   const units = onPath ? path : em ? { '%': (v: number) => v / 100 } : undefined;
@@ -49,8 +51,8 @@ export function MovableField(props: Props) {
       value={value}
       unit={unitOf(channel)}
       units={units}
-      decimals={decimals ?? (em ? 3 : 1)}
-      step={step ?? (em ? 0.005 : 1)}
+      decimals={decimals ?? (em || scale ? 3 : 1)}
+      step={step ?? (em ? 0.005 : scale ? 0.01 : 1)}
       onChange={put}
     >
       {children}

@@ -1,5 +1,6 @@
 import type { Lettering } from '../../core/document';
-import { change, changeLettering, useEditor } from '../../state/editor';
+import { change, useEditor } from '../../state/editor';
+import { changeLettering } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { NumberField } from '../../ui/NumberField';
 

@@ -1,5 +1,5 @@
 import type { Lettering, Trail } from '../../core/document';
-import { changeLettering } from '../../state/editor';
+import { changeLettering } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { ColourField } from '../../ui/ColourField';

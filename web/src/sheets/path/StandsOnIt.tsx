@@ -1,6 +1,7 @@
 import { Pin, PinOff } from 'lucide-react';
 import type { Lettering } from '../../core/document';
-import { applyEdit, changeLettering } from '../../state/editor';
+import { applyEdit } from '../../state/editor';
+import { changeLettering } from '../../state/values';
 import { Segments } from '../../ui/Choice';
 
 /** What the lettering keeps when the path under it is changed. */

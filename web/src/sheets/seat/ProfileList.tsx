@@ -1,6 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import type { Lettering, Profile } from '../../core/document';
-import { changeLettering, endGesture } from '../../state/editor';
+import { endGesture } from '../../state/editor';
+import { changeLettering } from '../../state/values';
 import { useFaces } from '../../state/faces';
 import { Choice, Segments } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';

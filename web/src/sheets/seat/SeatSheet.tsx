@@ -1,6 +1,7 @@
 import { BookOpenCheck } from 'lucide-react';
 import type { Fit, Lettering, Seat } from '../../core/document';
-import { applyEdit, changeLettering, useEditor } from '../../state/editor';
+import { applyEdit, useEditor } from '../../state/editor';
+import { changeLettering } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';

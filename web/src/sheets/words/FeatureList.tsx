@@ -1,5 +1,5 @@
 import type { Lettering } from '../../core/document';
-import { changeLettering } from '../../state/editor';
+import { changeLettering } from '../../state/values';
 
 /** On by themselves, until they are turned off (OpenType registered features). */
 const USUAL = new Set(['kern', 'liga', 'clig', 'calt']);

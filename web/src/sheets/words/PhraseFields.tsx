@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Lettering } from '../../core/document';
-import { changeLettering } from '../../state/editor';
+import { changeLettering } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';

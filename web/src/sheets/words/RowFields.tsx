@@ -1,5 +1,5 @@
 import type { Lettering, Rows } from '../../core/document';
-import { changeLettering } from '../../state/editor';
+import { changeLettering } from '../../state/values';
 import { Segments } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 

@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import type { Face } from '../../api/client';
 import type { LetterRule, Lettering, RuleBy } from '../../core/document';
-import { changeLettering } from '../../state/editor';
+import { changeLettering } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice } from '../../ui/Choice';
 import { ColourField } from '../../ui/ColourField';

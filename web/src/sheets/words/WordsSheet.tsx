@@ -1,5 +1,6 @@
 import type { Lettering } from '../../core/document';
-import { changeLettering, endGesture } from '../../state/editor';
+import { endGesture } from '../../state/editor';
+import { changeLettering } from '../../state/values';
 import { useFaces } from '../../state/faces';
 import { Choice, Segments } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';

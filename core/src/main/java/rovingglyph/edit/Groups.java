@@ -75,11 +75,20 @@ final class Groups {
     Map<Channel, Movable> values = new LinkedHashMap<>();
     Placed.CHANNELS.forEach(c -> values.put(c, new Movable(Placed.start(c, centre))));
     String id = edit.getString("id", "");
-    String name = edit.getString("name", "Group " + (scene.groups().size() + 1));
+    String name = edit.getString("name", freeName(scene));
     List<Group> all = new ArrayList<>(out.groups());
     all.add(new Group(id, name, members, centre, values, false, false, Extras.NONE));
     Scene with = out.withGroups(List.copyOf(all));
     return withoutEmpty(put(with, id, into == null ? "" : into.id(), at));
+  }
+
+  private static String freeName(Scene scene) {
+    List<String> taken = scene.groups().stream().map(Group::name).toList();
+    int n = 1;
+    while (taken.contains("Group " + n)) {
+      n++;
+    }
+    return "Group " + n;
   }
 
   /** The middle of the box round some items, on whole pixels; that of the frame if it is empty. */
@@ -158,8 +167,8 @@ final class Groups {
   }
 
   /**
-   * Puts {@code item} at the place {@code to} of the group {@code into}, or of the stack if that is
-   * left out. A group that is left empty goes.
+   * Puts {@code item} at the place {@code to}, else on top, of the group {@code into}, or of the
+   * stack if that is left out. A group that is left empty goes.
    */
   private static Scene restack(Scene scene, JsonObject edit) {
     String id = item(scene, edit.getString("item", "")).id();

@@ -24,6 +24,9 @@ import rovingglyph.type.TypeSource;
 
 /** Makes a scene ready: everything that does not depend on the time is done here, once. */
 public final class Preparation {
+  /** Groups smaller than this do not make the look for a landing longer: it must come to an end. */
+  private static final double LEAST_SEEN = 0.05;
+
   private final Scene scene;
   private final TypeSource type;
   private final PreparedScene before;
@@ -149,7 +152,8 @@ public final class Preparation {
     Seating first = raw.seating(raw.values(0));
     double length = first.track().length();
     double step = Math.max(2, Math.min(first.size() / 4, 40));
-    double frame = (scene.width() + scene.height()) / raw.window(raw.values(0), area).scale();
+    double seen = Math.max(raw.window(raw.values(0), area).scale(), LEAST_SEEN);
+    double frame = (scene.width() + scene.height()) / seen;
     double reach = length + first.extent() + 2 * frame;
     return new LandingSolver(
         length, step, reach, known, (time, near) -> centred(raw, raw.values(time), area, near));

@@ -61,10 +61,10 @@ public record PreparedScene(
   private void paint(Frame frame, List<String> ids, Affine map, double time, double shutter) {
     for (String id : ids) {
       Item item = scene.item(id);
-      double at = time + shutter * blur(item) / 360 / scene.rate().perSecond();
       if (item.hidden()) {
         continue;
       }
+      double at = time + shutter * blur(item) / 360 / scene.rate().perSecond();
       if (item instanceof Group g) {
         paint(frame, g, map, at, time, shutter);
         continue;

@@ -34,10 +34,11 @@ public final class Poses {
     return out;
   }
 
-  /** The letterings; where none of them moves, the pictures and groups. */
+  /** The letterings and the groups; where none of them moves, the pictures. */
   private static List<? extends Item> moving(Scene scene) {
-    boolean any = scene.letterings().stream().anyMatch(Mover::moves);
-    return any ? scene.letterings() : scene.placed();
+    List<Item> first = new ArrayList<>(scene.letterings());
+    first.addAll(scene.groups());
+    return first.stream().anyMatch(Mover::moves) ? first : scene.pictures();
   }
 
   private static void label(

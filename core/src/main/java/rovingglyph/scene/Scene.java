@@ -55,9 +55,14 @@ public record Scene(
         return l;
       }
     }
-    for (Placed p : placed()) {
+    for (Picture p : pictures) {
       if (p.id().equals(id)) {
         return p;
+      }
+    }
+    for (Group g : groups) {
+      if (g.id().equals(id)) {
+        return g;
       }
     }
     return null;

@@ -2,6 +2,7 @@ package rovingglyph.frame;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 import static rovingglyph.TestScenes.LINE;
 import static rovingglyph.TestScenes.document;
 import static rovingglyph.TestScenes.drawn;
@@ -9,6 +10,7 @@ import static rovingglyph.TestScenes.offsets;
 import static rovingglyph.TestScenes.prepare;
 import static rovingglyph.TestScenes.with;
 
+import java.time.Duration;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -112,6 +114,23 @@ class GroupTest {
     assertThat(l.touches(l.values(0), frame)).isFalse();
     double landed = l.values(0).pathOffset();
     assertThat(l.touches(l.values(0).with(Channel.PATH_OFFSET, landed + 0.02), frame)).isTrue();
+  }
+
+  @Test
+  void theLookForALandingEndsInGroupsOfNextToNoSize() {
+    String json =
+        document(
+            LINE,
+            "ab",
+            "\"ends\":\"wrap\"," + offsets("{\"time\":0,\"value\":0,\"landing\":\"out-after\"}"),
+            "");
+    StringBuilder groups = new StringBuilder("{\"id\":\"g0\",\"members\":[\"l\"],\"scale\":0.001}");
+    for (int i = 1; i < 5; i++) {
+      groups.append(",{\"id\":\"g" + i + "\",\"members\":[\"g" + (i - 1) + "\"],\"scale\":0.001}");
+    }
+    String deep = with(json, "\"groups\":[" + groups + "]");
+    PreparedScene s = assertTimeoutPreemptively(Duration.ofSeconds(20), () -> prepare(deep));
+    assertThat(s.letterings()).containsKey("l");
   }
 
   @Test

@@ -150,6 +150,17 @@ class HandlesTest {
   }
 
   @Test
+  void groupsGivePosesBesideLetterings() {
+    String group =
+        "\"groups\":[{\"id\":\"g\",\"members\":[\"l\"],\"scale\":{\"keyframes\":[{\"time\":1,\"value\":2}]}}],";
+    String moving = offsets("{\"time\":2,\"value\":9}");
+    String json = document(LINE, "a", moving, "").replace("\"paths\"", group + "\"paths\"");
+    assertThat(Poses.of(prepare(json).scene()))
+        .extracting(Poses.Pose::label)
+        .containsExactly("First", "Scale", "Path offset", "Last");
+  }
+
+  @Test
   void withoutMovingLetteringsThePicturesGiveThePoses() {
     String picture =
         "\"pictures\":[{\"id\":\"k\",\"parts\":[],\"rotation\":{\"keyframes\":[{\"time\":1,\"value\":0}]}}],";

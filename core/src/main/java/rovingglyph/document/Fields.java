@@ -18,11 +18,16 @@ import rovingglyph.scene.Extras;
  * The fields of one JSON object, read with checks. A field that is missing gives the default; one
  * that is wrong gives the default too and leaves a problem, so that one reading finds them all.
  */
-final class Fields {
+public final class Fields {
   private final JsonObject object;
   private final String path;
   private final List<Problem> problems;
   private final Set<String> known = new HashSet<>();
+
+  /** The fields of a whole text; {@link #check} tells its problems. */
+  public static Fields of(JsonValue value) {
+    return new Fields(value, "$", new ArrayList<>());
+  }
 
   Fields(JsonValue value, String path, List<Problem> problems) {
     this.path = path;
@@ -39,17 +44,17 @@ final class Fields {
     return name == null ? path : path + "." + name;
   }
 
-  void problem(String name, String reason, String allowed) {
+  public void problem(String name, String reason, String allowed) {
     problems.add(new Problem(path(name), reason, allowed));
   }
 
-  JsonValue get(String name) {
+  public JsonValue get(String name) {
     known.add(name);
     JsonValue v = object.get(name);
     return v == null || v.isNull() ? null : v;
   }
 
-  double number(String name, double least, double greatest, double missing) {
+  public double number(String name, double least, double greatest, double missing) {
     JsonValue v = get(name);
     return v == null ? missing : number(v, name, least, greatest, missing);
   }
@@ -71,7 +76,7 @@ final class Fields {
     return Decimal.text(least, 3) + " to " + Decimal.text(greatest, 3);
   }
 
-  int integer(String name, int least, int greatest, int missing) {
+  public int integer(String name, int least, int greatest, int missing) {
     double d = number(name, least, greatest, missing);
     if (d != Math.rint(d)) {
       problem(name, "is not a whole number", least + " to " + greatest);
@@ -80,7 +85,7 @@ final class Fields {
     return (int) d;
   }
 
-  boolean flag(String name, boolean missing) {
+  public boolean flag(String name, boolean missing) {
     JsonValue v = get(name);
     if (v == null) {
       return missing;
@@ -92,7 +97,7 @@ final class Fields {
     return v.asBoolean();
   }
 
-  String text(String name, int longest, String missing) {
+  public String text(String name, int longest, String missing) {
     JsonValue v = get(name);
     if (v == null) {
       return missing;
@@ -144,7 +149,7 @@ final class Fields {
   }
 
   /** One of the values, spelt in lower case with hyphens. */
-  <E extends Enum<E>> E choice(String name, E[] values, E missing) {
+  public <E extends Enum<E>> E choice(String name, E[] values, E missing) {
     String s = text(name, 80, null);
     if (s == null) {
       return missing;
@@ -212,7 +217,7 @@ final class Fields {
     return out;
   }
 
-  <T> List<T> list(String name, int most, Function<Fields, T> read) {
+  public <T> List<T> list(String name, int most, Function<Fields, T> read) {
     JsonValue v = get(name);
     List<T> out = new ArrayList<>();
     if (v == null) {
@@ -256,17 +261,28 @@ final class Fields {
     return out;
   }
 
-  Fields object(String name) {
+  public Fields object(String name) {
     JsonValue v = get(name);
     return new Fields(v == null ? new JsonObject() : v, path(name), problems);
   }
 
-  List<String> names() {
+  public List<String> names() {
     return object.names();
   }
 
   List<Problem> problems() {
     return problems;
+  }
+
+  /**
+   * Ends a reading.
+   *
+   * @throws DocumentException with every problem found so far
+   */
+  public void check() {
+    if (!problems.isEmpty()) {
+      throw new DocumentException(problems);
+    }
   }
 
   /** The fields nobody has asked for. */

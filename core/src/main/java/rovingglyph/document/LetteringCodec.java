@@ -13,7 +13,7 @@ final class LetteringCodec {
   /** The longest text of a lettering, in UTF-16 units. */
   static final int LONGEST_TEXT = 10_000;
 
-  private static final int MOST_AXES = 64;
+  static final int MOST_AXES = 64;
 
   private static final List<Channel> ALWAYS =
       List.of(

@@ -1,10 +1,9 @@
 package rovingglyph.document;
 
-import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonValue;
-import com.eclipsesource.json.ParseException;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -35,26 +34,13 @@ public final class SceneCodec {
    */
   public static Scene read(String json) {
     List<Problem> problems = new ArrayList<>();
-    Scene scene = null;
-    if (json.length() > LONGEST) {
-      problems.add(
-          new Problem(
-              "$", "the document has " + json.length() + " characters", "at most " + LONGEST));
-    } else {
-      try {
-        scene = read(Json.parse(json), problems);
-      } catch (ParseException e) {
-        problems.add(
-            new Problem(
-                "$",
-                "is not JSON: line "
-                    + e.getLocation().line
-                    + ", column "
-                    + e.getLocation().column
-                    + " is not understood",
-                "JSON as in RFC 8259"));
-      }
-    }
+    JsonValue value = JsonText.read(json, LONGEST, problems);
+    List<Problem> found = new ArrayList<>();
+    Scene scene = value == null ? null : read(value, found);
+    // What is no number or text at all is not told again as one out of range.
+    Set<String> told = new HashSet<>();
+    problems.forEach(p -> told.add(p.path()));
+    found.stream().filter(p -> !told.contains(p.path())).forEach(problems::add);
     if (!problems.isEmpty()) {
       throw new DocumentException(problems);
     }

@@ -15,24 +15,12 @@ final class TypesettingCodec {
   static Typesetting read(Fields f) {
     return new Typesetting(
         f.choice("casing", Typesetting.Casing.values(), Typesetting.Casing.AS_TYPED),
-        features(f.object("features")),
+        RunRequestCodec.features(f.object("features")),
         phrases(f.object("phrases")),
         f.list("rules", 100, TypesettingCodec::rule),
         rows(f.object("rows")),
         f.list("profiles", 20, TypesettingCodec::profile),
         f.choice("mix", Typesetting.ColourMix.values(), Typesetting.ColourMix.OKLCH));
-  }
-
-  private static Map<String, Integer> features(Fields f) {
-    Map<String, Integer> out = new TreeMap<>();
-    for (String tag : f.names()) {
-      if (LetteringCodec.isTag(tag)) {
-        out.put(tag, f.integer(tag, 0, 1000, 0));
-      } else {
-        f.problem(tag, "is not the tag of a feature", "four characters, such as smcp");
-      }
-    }
-    return out;
   }
 
   private static Typesetting.Phrases phrases(Fields f) {

@@ -16,11 +16,12 @@ import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.proof.Proof;
+import rovingglyph.render.Progress;
 import rovingglyph.render.SceneFiles;
-import rovingglyph.render.VideoWriter;
 import rovingglyph.scene.Lettering;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.Seating;
+import rovingglyph.server.PrivateFolder;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
 import rovingglyph.type.Cluster;
@@ -52,6 +53,7 @@ public final class CommandLine {
   }
 
   public static void main(String[] args) {
+    PrivateFolder.use();
     PrintStream out = new PrintStream(System.out, true, StandardCharsets.UTF_8);
     PrintStream err = new PrintStream(System.err, true, StandardCharsets.UTF_8);
     System.exit(run(out, err, args));
@@ -140,11 +142,15 @@ public final class CommandLine {
       throw new Refused("The file to write must end in .mp4, .svg or .png, not " + name);
     }
     PreparedScene scene = prepare(file);
-    String obstacle = format == SceneFiles.Format.MP4 ? VideoWriter.obstacle(scene.scene()) : null;
+    String obstacle = SceneFiles.obstacle(scene.scene(), format);
     if (obstacle != null) {
       throw new Refused(obstacle);
     }
-    SceneFiles.write(scene, format, at == null ? 0 : at, target, frames -> true);
+    SceneFiles.write(scene, format, at == null ? 0 : at, target, new Progress());
+    String note = SceneFiles.note(scene.scene(), format);
+    if (note != null) {
+      err.println("Note: " + note);
+    }
     Proof.of(scene).forEach(f -> err.println("Proof: " + f.message()));
   }
 

@@ -16,11 +16,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import rovingglyph.document.Fields;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.projects.SceneStore;
 import rovingglyph.render.SceneFiles;
-import rovingglyph.render.VideoWriter;
 import rovingglyph.scene.Scene;
+import rovingglyph.server.Holds;
+import rovingglyph.server.JsonBody;
 import rovingglyph.server.RefusedException;
 
 /** Exports over HTTP. */
@@ -56,23 +58,25 @@ class ExportController {
       summary = "Begins an export of the scene as it is kept now: mp4, png (at seconds) or svg")
   @PostMapping("/api/scenes/{sceneId}/exports")
   @ResponseStatus(HttpStatus.ACCEPTED)
-  Status create(@PathVariable UUID sceneId, @RequestBody NewExport body) {
-    SceneFiles.Format format = SceneFiles.Format.of(body.format() == null ? "" : body.format());
+  Status create(
+      @PathVariable UUID sceneId, @Holds(NewExport.class) @RequestBody JsonBody body) {
+    Fields f = body.fields();
+    String asked = f.text("format", 80, "");
+    double at = f.number("at", 0, 3600, 0);
+    f.check();
+    SceneFiles.Format format = SceneFiles.Format.of(asked);
     if (format == null) {
       throw RefusedException.bad("format: one of mp4, png, svg");
     }
-    double at = body.at() == null ? 0 : body.at();
-    if (!(at >= 0 && at <= 3600)) {
-      throw RefusedException.bad("at: seconds from 0 to 3600");
-    }
     String document = scenes.get(sceneId).document();
     Scene scene = SceneCodec.read(document);
-    String obstacle = format == SceneFiles.Format.MP4 ? VideoWriter.obstacle(scene) : null;
+    String obstacle = SceneFiles.obstacle(scene, format);
     if (obstacle != null) {
       throw RefusedException.bad(obstacle);
     }
     int frames = format == SceneFiles.Format.MP4 ? scene.frameCount() : 1;
-    UUID id = exports.create(sceneId, format.ending(), at, document, frames);
+    UUID id = exports.create(
+            sceneId, scene.name(), format.ending(), at, document, frames, SceneFiles.note(scene, format));
     jobs.enqueue(id);
     return status(exports.get(id));
   }

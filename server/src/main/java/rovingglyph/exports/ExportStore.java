@@ -38,7 +38,7 @@ class ExportStore {
 
   private static final String COLUMNS =
       """
-      select id, scene_id, document ->> 'name' as scene_name, format, at_seconds, state,
+      select id, scene_id, scene_name, format, at_seconds, state,
         frames_done, frames_total, asked_at, started_at, ended_at, message,
         octet_length(file)::bigint as size
       from export\s""";
@@ -49,13 +49,15 @@ class ExportStore {
     this.jdbc = jdbc;
   }
 
-  UUID create(UUID sceneId, String format, double at, String document, int frames) {
+  UUID create(
+      UUID sceneId, String sceneName, String format, double at, String document, int frames, String note) {
     UUID id = UUID.randomUUID();
     jdbc.sql(
             """
-            insert into export (id, scene_id, format, at_seconds, document, state, frames_total)
-            values (?, ?, ?, ?, ?::jsonb, ?, ?)""")
-        .params(id, sceneId, format, at, document, State.WAITING.name(), frames)
+            insert into export
+              (id, scene_id, scene_name, format, at_seconds, document, state, frames_total, message)
+            values (?, ?, ?, ?, ?, ?::json, ?, ?, ?)""")
+        .params(id, sceneId, sceneName, format, at, document, State.WAITING.name(), frames, note)
         .update();
     return id;
   }
@@ -82,15 +84,39 @@ class ExportStore {
         .single();
   }
 
-  /** False if it is not to be made any more. */
+  /** Begins one more try; false if it is not to be made any more. */
   boolean start(UUID id) {
     return jdbc.sql(
                 """
-                update export set state = 'RUNNING', started_at = now(), frames_done = 0
+                update export set state = 'RUNNING', started_at = now(), frames_done = 0,
+                  tries = tries + 1
                 where id = ? and state in ('WAITING', 'RUNNING')""")
             .param(id)
             .update()
         == 1;
+  }
+
+  /** How often an export was begun, now included. */
+  int tries(UUID id) {
+    return jdbc.sql("select tries from export where id = ?")
+        .param(id)
+        .query(Integer.class)
+        .single();
+  }
+
+  /** Gives a try back that was ended only because its server was stopped in good order. */
+  void giveBack(UUID id) {
+    jdbc.sql("update export set state = 'WAITING', tries = tries - 1 where id = ? and state = 'RUNNING'")
+        .param(id)
+        .update();
+  }
+
+  /** Whether it is still wanted: false once it was cancelled. */
+  boolean isWanted(UUID id) {
+    return jdbc.sql("select exists (select 1 from export where id = ? and state = 'RUNNING')")
+        .param(id)
+        .query(Boolean.class)
+        .single();
   }
 
   /** False if it was cancelled meanwhile. */

@@ -4,7 +4,6 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
-import com.eclipsesource.json.ParseException;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import java.util.UUID;
@@ -20,12 +19,18 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import rovingglyph.document.DocumentException;
 import rovingglyph.document.EasingCodec;
+import rovingglyph.server.Holds;
+import rovingglyph.server.JsonBody;
 import rovingglyph.server.RefusedException;
 
 /** Easings of their own that a project keeps. */
 @RestController
 class EasingController {
   private static final int MOST = 100;
+  private static final int LONGEST = 20_000;
+
+  /** For the description of the interface. */
+  record NewEasing(String name, Object curve) {}
 
   private record Kept(UUID id, String name, String curve) {
     JsonObject json() {
@@ -37,9 +42,11 @@ class EasingController {
   }
 
   private final JdbcClient jdbc;
+  private final ProjectStore projects;
 
-  EasingController(JdbcClient jdbc) {
+  EasingController(JdbcClient jdbc, ProjectStore projects) {
     this.jdbc = jdbc;
+    this.projects = projects;
   }
 
   private List<Kept> kept(UUID project) {
@@ -65,32 +72,41 @@ class EasingController {
       value = "/api/projects/{project}/easings",
       produces = MediaType.APPLICATION_JSON_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  String keep(@PathVariable UUID project, @RequestBody String body) {
-    JsonObject o = object(body);
-    String name = new NewName(o.getString("name", "")).checked();
-    JsonValue curve = o.get("curve");
+  String keep(@PathVariable UUID project, @Holds(NewEasing.class) @RequestBody JsonBody body) {
+    projects.get(project);
+    JsonValue value;
     try {
-      EasingCodec.read(curve == null ? Json.NULL : curve);
+      value = body.value();
     } catch (DocumentException e) {
-      throw RefusedException.bad("The curve cannot be used: " + e.getMessage());
+      throw RefusedException.bad(e.getMessage());
     }
+    if (!value.isObject()) {
+      throw RefusedException.bad("An easing is an object with name and curve");
+    }
+    JsonValue name = value.asObject().get("name");
+    if (name == null || !name.isString()) {
+      throw RefusedException.bad("name: a text is needed");
+    }
+    String checked = new NewName(name.asString()).checked();
+    JsonValue curve = value.asObject().get("curve");
     if (curve == null || kept(project).size() >= MOST) {
       throw RefusedException.bad(
           curve == null ? "The curve is missing" : "A project keeps at most " + MOST + " easings");
     }
-    Kept k = new Kept(UUID.randomUUID(), name, curve.toString());
-    jdbc.sql("insert into easing (id, project_id, name, curve) values (?, ?, ?, ?::jsonb)")
-        .params(k.id(), project, name, k.curve())
+    String text = curve.toString();
+    if (text.length() > LONGEST) {
+      throw RefusedException.bad("The curve has more than " + LONGEST + " characters");
+    }
+    try {
+      EasingCodec.read(curve);
+    } catch (DocumentException e) {
+      throw RefusedException.bad("The curve cannot be used: " + e.getMessage());
+    }
+    Kept k = new Kept(UUID.randomUUID(), checked, text);
+    jdbc.sql("insert into easing (id, project_id, name, curve) values (?, ?, ?, ?::json)")
+        .params(k.id(), project, k.name(), k.curve())
         .update();
     return k.json().toString();
-  }
-
-  private static JsonObject object(String body) {
-    try {
-      return Json.parse(body).asObject();
-    } catch (ParseException | UnsupportedOperationException e) {
-      throw RefusedException.bad("An easing is an object with name and curve");
-    }
   }
 
   @Operation(summary = "Forgets an easing")

@@ -13,6 +13,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import rovingglyph.server.Holds;
+import rovingglyph.server.JsonBody;
 
 /** Projects over HTTP. */
 @RestController
@@ -35,14 +37,14 @@ class ProjectController {
   @Operation(summary = "Makes a project with one empty scene")
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
-  ProjectStore.Project create(@RequestBody NewName body) {
-    return projects.create(body.checked(), List.of(EmptyScene.document("First scene")));
+  ProjectStore.Project create(@Holds(NewName.class) @RequestBody JsonBody body) {
+    return projects.create(NewName.of(body).checked(), List.of(EmptyScene.document("First scene")));
   }
 
   @Operation(summary = "Renames a project")
   @PatchMapping("/{id}")
-  ProjectStore.Project rename(@PathVariable UUID id, @RequestBody NewName body) {
-    return projects.rename(id, body.checked());
+  ProjectStore.Project rename(@PathVariable UUID id, @Holds(NewName.class) @RequestBody JsonBody body) {
+    return projects.rename(id, NewName.of(body).checked());
   }
 
   @Operation(summary = "Copies a project with its scenes")
@@ -67,8 +69,8 @@ class ProjectController {
   @Operation(summary = "Makes an empty scene in a project")
   @PostMapping("/{id}/scenes")
   @ResponseStatus(HttpStatus.CREATED)
-  SceneStore.Kept createScene(@PathVariable UUID id, @RequestBody NewName body) {
+  SceneStore.Kept createScene(@PathVariable UUID id, @Holds(NewName.class) @RequestBody JsonBody body) {
     projects.get(id);
-    return scenes.create(id, EmptyScene.document(body.checked()));
+    return scenes.create(id, EmptyScene.document(NewName.of(body).checked()));
   }
 }

@@ -74,7 +74,7 @@ public class ProjectStore {
             .filter(s -> !s.deleted())
             .map(s -> scenes.get(s.id()).document())
             .toList();
-    Project copy = create(p.name() + " copy", documents);
+    Project copy = create(NewName.copyOf(p.name()), documents);
     jdbc.sql(
             "insert into curve (id, project_id, name, path)"
                 + " select gen_random_uuid(), ?, name, path from curve where project_id = ?"

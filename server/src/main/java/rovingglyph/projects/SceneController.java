@@ -17,6 +17,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.server.Holds;
+import rovingglyph.server.JsonBody;
 import rovingglyph.server.RefusedException;
 
 /** Scenes over HTTP. A revision travels as an entity tag. */
@@ -42,13 +44,19 @@ class SceneController {
       summary = "Keeps the document (the body) as the next revision",
       description =
           "If-Match carries the revision that it was made from; 412 if that is not the "
-              + "present one, 422 with every problem if the document cannot be used.")
+              + "present one, 422 with every problem if the document cannot be used. "
+              + "Idempotency-Key, of 1 to 100 characters, names the save: sent again after a lost "
+              + "answer, it is not kept twice.")
   @PutMapping(value = "/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
   Saved save(
       @PathVariable UUID id,
       @RequestHeader(name = "If-Match", required = false) String ifMatch,
-      @RequestBody String document) {
-    return new Saved(scenes.save(id, revision(ifMatch), document));
+      @RequestHeader(name = "Idempotency-Key", required = false) String key,
+      @RequestBody JsonBody document) {
+    if (key != null && (key.isBlank() || key.length() > 100)) {
+      throw RefusedException.bad("Idempotency-Key: 1 to 100 characters");
+    }
+    return new Saved(scenes.save(id, revision(ifMatch), document.text(), key));
   }
 
   private static long revision(String ifMatch) {
@@ -65,8 +73,8 @@ class SceneController {
 
   @Operation(summary = "Renames a scene, as a new revision")
   @PatchMapping("/{id}")
-  SceneStore.Kept rename(@PathVariable UUID id, @RequestBody NewName body) {
-    return scenes.rename(id, body.checked());
+  SceneStore.Kept rename(@PathVariable UUID id, @Holds(NewName.class) @RequestBody JsonBody body) {
+    return scenes.rename(id, NewName.of(body).checked());
   }
 
   @Operation(summary = "Copies a scene within its project")
@@ -74,8 +82,8 @@ class SceneController {
   @ResponseStatus(HttpStatus.CREATED)
   SceneStore.Kept duplicate(@PathVariable UUID id) {
     SceneStore.Kept kept = scenes.get(id);
-    String name = SceneCodec.read(kept.document()).name() + " copy";
-    return scenes.duplicate(id, kept.projectId(), name.substring(0, Math.min(200, name.length())));
+    return scenes.duplicate(
+        id, kept.projectId(), NewName.copyOf(SceneCodec.read(kept.document()).name()));
   }
 
   @Operation(summary = "Deletes a scene; restoring brings it back")

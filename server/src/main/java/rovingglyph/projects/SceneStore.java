@@ -1,18 +1,18 @@
 package rovingglyph.projects;
 
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonObject;
 import com.fasterxml.jackson.annotation.JsonRawValue;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import rovingglyph.document.DocumentException;
-import rovingglyph.document.Problem;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.server.RefusedException;
 
@@ -62,70 +62,104 @@ public class SceneStore {
   public Kept create(UUID projectId, String document) {
     String name = SceneCodec.read(document).name();
     UUID id = UUID.randomUUID();
-    storing(
-        () ->
-            jdbc.sql(
-                    "insert into scene (id, project_id, name, document, revision)"
-                        + " values (?, ?, ?, ?::jsonb, 1)")
-                .params(id, projectId, name, document)
-                .update());
-    remember(id);
+    jdbc.sql(
+            "insert into scene (id, project_id, name, document, revision)"
+                + " values (?, ?, ?, ?::json, 1)")
+        .params(id, projectId, name, document)
+        .update();
+    remember(id, null);
     return get(id);
   }
 
   /**
    * Keeps a document as the next revision, if {@code base} is the present one.
    *
+   * @param key made by the client for this save; one that was kept already is not kept again, since
+   *     its first answer may have been lost. Null for none
+   * @return the revision that it is kept as
    * @throws DocumentException if the document cannot be used; nothing is changed then
-   * @throws RefusedException 412 with the present revision if somebody else was faster
+   * @throws RefusedException 412 if somebody else was faster, with the present revision and the keys
+   *     of all saves since {@code base}
    */
   @Transactional
-  public long save(UUID id, long base, String document) {
+  public long save(UUID id, long base, String document, String key) {
     String name = SceneCodec.read(document).name();
-    int changed =
-        storing(
-            () ->
-                jdbc.sql(
-                        """
-                        update scene set document = ?::jsonb, name = ?, revision = revision + 1,
-                          saved_at = now() where id = ? and revision = ?""")
-                    .params(document, name, id, base)
-                    .update());
-    if (changed == 0) {
-      Kept now = get(id);
-      throw new RefusedException(
-          HttpStatus.PRECONDITION_FAILED,
-          "The scene has changed",
-          "This scene was changed elsewhere since revision "
-              + base
-              + ". Choose whose version stands.",
-          Map.of("revision", now.revision(), "savedAt", now.savedAt().toString()));
-    }
-    remember(id);
-    return base + 1;
-  }
-
-  @Transactional
-  public Kept rename(UUID id, String name) {
     int changed =
         jdbc.sql(
                 """
-                update scene set name = :name, revision = revision + 1, saved_at = now(),
-                  document = jsonb_set(document, '{name}', to_jsonb(:name::text)) where id = :id""")
-            .param("name", name)
-            .param("id", id)
+                update scene set document = ?::json, name = ?, revision = revision + 1,
+                  saved_at = now() where id = ? and revision = ?""")
+            .params(document, name, id, base)
             .update();
     if (changed == 0) {
-      throw RefusedException.notFound("scene");
+      return keptBefore(id, base, key);
     }
-    remember(id);
+    remember(id, key);
+    return base + 1;
+  }
+
+  private long keptBefore(UUID id, long base, String key) {
+    Kept now = get(id);
+    Optional<Long> again =
+        jdbc.sql("select revision from scene_revision where scene_id = ? and edit_key = ?")
+            .params(id, key)
+            .query(Long.class)
+            .optional();
+    if (again.isPresent()) {
+      return again.get();
+    }
+    List<String> since =
+        jdbc.sql(
+                """
+                select coalesce(edit_key, '') from scene_revision
+                where scene_id = ? and revision > ? order by revision limit 1000""")
+            .params(id, base)
+            .query(String.class)
+            .list();
+    throw new RefusedException(
+        HttpStatus.PRECONDITION_FAILED,
+        "The scene has changed",
+        "This scene was changed elsewhere since revision "
+            + base
+            + ". Choose whose version stands.",
+        Map.of(
+            "revision",
+            now.revision(),
+            "savedAt",
+            now.savedAt().toString(),
+            "keysSince",
+            since));
+  }
+
+  /** The document under another name, as the next revision. */
+  @Transactional
+  public Kept rename(UUID id, String name) {
+    String document =
+        jdbc.sql("select document from scene where id = ? for update")
+            .param(id)
+            .query(String.class)
+            .optional()
+            .orElseThrow(() -> RefusedException.notFound("scene"));
+    jdbc.sql(
+            """
+            update scene set name = ?, document = ?::json, revision = revision + 1,
+              saved_at = now() where id = ?""")
+        .params(name, named(document, name), id)
+        .update();
+    remember(id, null);
     return get(id);
+  }
+
+  private static String named(String document, String name) {
+    JsonObject o = Json.parse(document).asObject();
+    o.set("name", name);
+    return o.toString();
   }
 
   /** A copy in the same or another project. */
   @Transactional
   public Kept duplicate(UUID id, UUID projectId, String name) {
-    return rename(create(projectId, get(id).document()).id(), name);
+    return create(projectId, named(get(id).document(), name));
   }
 
   public void setDeleted(UUID id, boolean deleted) {
@@ -138,24 +172,12 @@ public class SceneStore {
     }
   }
 
-  private void remember(UUID id) {
+  private void remember(UUID id, String key) {
     jdbc.sql(
             """
-            insert into scene_revision (scene_id, revision, document)
-            select id, revision, document from scene where id = ?""")
-        .param(id)
+            insert into scene_revision (scene_id, revision, document, edit_key)
+            select id, revision, document, ? from scene where id = ?""")
+        .params(key, id)
         .update();
-  }
-
-  /** PostgreSQL holds no U+0000 and no half of a surrogate pair in jsonb. */
-  private static int storing(java.util.function.IntSupplier statement) {
-    try {
-      return statement.getAsInt();
-    } catch (DataIntegrityViolationException e) {
-      throw new DocumentException(
-          List.of(
-              new Problem(
-                  "$", "holds a character that cannot be kept (U+0000 or half a pair)", "")));
-    }
   }
 }

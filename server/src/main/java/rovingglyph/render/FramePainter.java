@@ -25,21 +25,30 @@ import rovingglyph.type.Outline;
 /** Paints the frames of one prepared scene; it decides nothing. One painter per thread. */
 public final class FramePainter {
   private final PreparedScene scene;
+  private final double scale;
+  private final int width;
+  private final int height;
   private final List<Path2D> shapes = new ArrayList<>();
 
   /** Pictures of faded groups, those in each other by depth. */
   private final List<BufferedImage> layers = new ArrayList<>();
 
   public FramePainter(PreparedScene scene) {
+    this(scene, 1);
+  }
+
+  /** A painter of smaller or larger pictures: {@code scale} times the frame, at least one pixel. */
+  public FramePainter(PreparedScene scene, double scale) {
     this.scene = scene;
+    this.scale = scale;
+    this.width = (int) Math.max(1, Math.round(scene.scene().width() * scale));
+    this.height = (int) Math.max(1, Math.round(scene.scene().height() * scale));
     scene.outlines().forEach(o -> shapes.add(shape(o)));
   }
 
   /** A new image of the frame at a time; without a background it is transparent. */
   public BufferedImage image(double time) {
-    BufferedImage image =
-        new BufferedImage(
-            scene.scene().width(), scene.scene().height(), BufferedImage.TYPE_INT_ARGB);
+    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
     paint(image, time);
     return image;
   }
@@ -67,12 +76,13 @@ public final class FramePainter {
   }
 
   /** To paint on an image, filled with a colour first. */
-  private static Graphics2D graphics(BufferedImage image, Color background) {
+  private Graphics2D graphics(BufferedImage image, Color background) {
     Graphics2D g = image.createGraphics();
     g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
     g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
     g.setBackground(background);
     g.clearRect(0, 0, image.getWidth(), image.getHeight());
+    g.scale(scale, scale);
     return g;
   }
 
@@ -84,6 +94,7 @@ public final class FramePainter {
    */
   private int paint(Graphics2D g, double[] n, int from, int deep) {
     for (int i = from; i < n.length; ) {
+      Progress.checkThread();
       int rgb = (int) n[i];
       int alpha = (int) Math.round(n[i + 1] * 255);
       int count = (int) n[i + 2];
@@ -121,9 +132,7 @@ public final class FramePainter {
   /** Paints a picture of its own and puts it over what is there. */
   private int over(Graphics2D g, double[] n, int from, int deep, float alpha) {
     if (layers.size() == deep) {
-      layers.add(
-          new BufferedImage(
-              scene.scene().width(), scene.scene().height(), BufferedImage.TYPE_INT_ARGB));
+      layers.add(new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB));
     }
     BufferedImage layer = layers.get(deep);
     Graphics2D own = graphics(layer, new Color(0, true));
@@ -131,7 +140,10 @@ public final class FramePainter {
     own.dispose();
     Composite before = g.getComposite();
     g.setComposite(AlphaComposite.getInstance(AlphaComposite.SRC_OVER, alpha));
+    AffineTransform map = g.getTransform();
+    g.setTransform(new AffineTransform());
     g.drawImage(layer, 0, 0, null);
+    g.setTransform(map);
     g.setComposite(before);
     return end;
   }

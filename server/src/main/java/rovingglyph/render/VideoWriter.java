@@ -25,7 +25,11 @@ public final class VideoWriter {
   /** What ended a video before its last frame. */
   public static final class Cancelled extends RuntimeException {}
 
-  private static final int AHEAD = 4;
+  /** Rows of pixels that are handed over at once. */
+  private static final int ROWS = 64;
+
+  /** With less room than this on the disk, in bytes, it counts as full. */
+  private static final long LEAST_FREE = 1 << 20;
 
   private VideoWriter() {}
 
@@ -92,36 +96,45 @@ public final class VideoWriter {
         out.toString());
   }
 
+  /** {@link #write(PreparedScene, Path, Progress)} with what it is to tell. */
+  public static void write(PreparedScene scene, Path out, IntPredicate goOn) throws IOException {
+    write(scene, out, new Progress(goOn));
+  }
+
   /**
    * Writes the video.
    *
-   * @param goOn told the number of frames handed over; false cancels
+   * @param progress told the number of frames handed over
    * @throws Cancelled if cancelled; the file is gone then
-   * @throws IOException if ffmpeg fails, with what it said
+   * @throws IOException if ffmpeg fails, with what happened and what to do
    */
-  public static void write(PreparedScene scene, Path out, IntPredicate goOn) throws IOException {
+  public static void write(PreparedScene scene, Path out, Progress progress) throws IOException {
     Path log = Files.createTempFile("roving-ffmpeg", ".log");
-    Process ffmpeg =
-        new ProcessBuilder(command(scene.scene(), "pipe:0", out))
-            .redirectError(log.toFile())
-            .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-            .start();
+    Process ffmpeg = null;
     boolean done = false;
     try {
+      ffmpeg =
+          new ProcessBuilder(command(scene.scene(), "pipe:0", out))
+              .redirectError(log.toFile())
+              .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+              .start();
+      progress.child(ffmpeg);
       try (OutputStream pipe = ffmpeg.getOutputStream()) {
-        feed(scene, pipe, goOn);
+        feed(scene, pipe, progress);
       } catch (IOException e) {
-        throw new IOException("ffmpeg stopped early: " + said(ffmpeg, log), e);
+        throw failed(progress, ffmpeg, log, out, e);
       }
       if (!ffmpeg.waitFor(10, TimeUnit.MINUTES) || ffmpeg.exitValue() != 0) {
-        throw new IOException("ffmpeg failed: " + said(ffmpeg, log));
+        throw failed(progress, ffmpeg, log, out, null);
       }
       done = true;
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new Cancelled();
     } finally {
-      ffmpeg.destroyForcibly();
+      if (ffmpeg != null) {
+        ffmpeg.destroyForcibly();
+      }
       Files.deleteIfExists(log);
       if (!done) {
         Files.deleteIfExists(out);
@@ -129,62 +142,119 @@ public final class VideoWriter {
     }
   }
 
-  private static String said(Process ffmpeg, Path log) throws IOException {
+  /** What to tell of it; one that was cancelled throws that by itself. */
+  private static IOException failed(
+      Progress progress, Process ffmpeg, Path log, Path out, IOException cause)
+      throws IOException {
+    if (progress.isCancelled()) {
+      throw new Cancelled();
+    }
     try {
       ffmpeg.waitFor(2, TimeUnit.SECONDS);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
-    String text = Files.readString(log).strip();
-    return text.isEmpty() ? "no reason given" : text.substring(0, Math.min(text.length(), 2000));
+    String said = Files.readString(log).strip();
+    return new IOException(reason(ffmpeg, said, out), cause);
   }
 
-  /** One thread paints ahead into a few images; this one writes them, so that neither waits. */
-  private static void feed(PreparedScene scene, OutputStream pipe, IntPredicate goOn)
+  private static String reason(Process ffmpeg, String said, Path out) throws IOException {
+    if (said.contains("No space left") || freeBytes(out) < LEAST_FREE) {
+      return "The disk is full: there is no room left for the video in "
+          + out.toAbsolutePath().getParent()
+          + ". Make room and export again.";
+    }
+    if (!said.isEmpty()) {
+      return "ffmpeg failed: " + said.substring(0, Math.min(said.length(), 2000));
+    }
+    if (ffmpeg.isAlive()) {
+      return "ffmpeg did not finish the video in time. Export again.";
+    }
+    int exit = ffmpeg.exitValue();
+    return exit > 128
+        ? "ffmpeg was ended from outside (signal "
+            + (exit - 128)
+            + (exit == 137 ? "), perhaps since the machine had no memory left" : ")")
+            + ". Export again."
+        : "ffmpeg ended with code " + exit + " and gave no reason. Export again.";
+  }
+
+  private static long freeBytes(Path out) throws IOException {
+    Path folder = out.toAbsolutePath().getParent();
+    return Files.isDirectory(folder)
+        ? Files.getFileStore(folder).getUsableSpace()
+        : Long.MAX_VALUE;
+  }
+
+  /**
+   * One thread paints ahead into a few images; this one writes them, so that neither waits. Whatever
+   * fails there, fails here.
+   */
+  private static void feed(PreparedScene scene, OutputStream pipe, Progress progress)
       throws IOException, InterruptedException {
     int frames = scene.scene().frameCount();
-    BlockingQueue<BufferedImage> free = new ArrayBlockingQueue<>(AHEAD);
-    BlockingQueue<BufferedImage> painted = new ArrayBlockingQueue<>(AHEAD);
-    for (int i = 0; i < AHEAD; i++) {
-      free.add(
-          new BufferedImage(
-              scene.scene().width(), scene.scene().height(), BufferedImage.TYPE_INT_RGB));
-    }
-    FramePainter painter = new FramePainter(scene);
-    Thread thread =
-        new Thread(
-            () -> {
-              try {
-                for (int f = 0; f < frames; f++) {
-                  BufferedImage image = free.take();
-                  painter.paint(image, scene.scene().rate().timeOf(f));
-                  painted.put(image);
-                }
-              } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-              }
-            },
-            "frame painter");
+    int ahead = MemoryNeed.ahead(scene.scene());
+    BlockingQueue<BufferedImage> free = new ArrayBlockingQueue<>(ahead);
+    BlockingQueue<Object> painted = new ArrayBlockingQueue<>(ahead + 1);
+    Thread thread = new Thread(() -> paint(scene, ahead, free, painted), "frame painter");
     thread.setDaemon(true);
     thread.start();
     try {
-      ByteBuffer bytes = null;
+      ByteBuffer bytes =
+          ByteBuffer.allocate(scene.scene().width() * 4 * ROWS).order(ByteOrder.LITTLE_ENDIAN);
       for (int f = 0; f < frames; f++) {
-        if (!goOn.test(f)) {
-          throw new Cancelled();
-        }
-        BufferedImage image = painted.take();
-        int[] pixels = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
-        if (bytes == null) {
-          bytes = ByteBuffer.allocate(pixels.length * 4).order(ByteOrder.LITTLE_ENDIAN);
-        }
-        bytes.asIntBuffer().put(pixels);
+        progress.done(f);
+        BufferedImage image = image(painted.take());
+        write(((DataBufferInt) image.getRaster().getDataBuffer()).getData(), bytes, pipe);
         free.put(image);
-        pipe.write(bytes.array());
       }
-      goOn.test(frames);
+      progress.done(frames);
     } finally {
       thread.interrupt();
+    }
+  }
+
+  private static void paint(
+      PreparedScene scene,
+      int ahead,
+      BlockingQueue<BufferedImage> free,
+      BlockingQueue<Object> painted) {
+    try {
+      int width = scene.scene().width();
+      int height = scene.scene().height();
+      for (int i = 0; i < ahead; i++) {
+        free.add(new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB));
+      }
+      FramePainter painter = new FramePainter(scene);
+      for (int f = 0; f < scene.scene().frameCount(); f++) {
+        BufferedImage image = free.take();
+        painter.paint(image, scene.scene().rate().timeOf(f));
+        painted.put(image);
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    } catch (RuntimeException | Error e) {
+      // There is always room for it: it holds one more than there are images.
+      painted.add(e);
+    }
+  }
+
+  private static BufferedImage image(Object painted) {
+    if (painted instanceof Error e) {
+      throw e;
+    }
+    if (painted instanceof RuntimeException e) {
+      throw e;
+    }
+    return (BufferedImage) painted;
+  }
+
+  private static void write(int[] pixels, ByteBuffer bytes, OutputStream pipe) throws IOException {
+    int some = bytes.capacity() / 4;
+    for (int at = 0; at < pixels.length; at += some) {
+      int count = Math.min(some, pixels.length - at);
+      bytes.asIntBuffer().put(pixels, at, count);
+      pipe.write(bytes.array(), 0, count * 4);
     }
   }
 }

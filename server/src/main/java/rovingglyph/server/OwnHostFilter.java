@@ -5,9 +5,9 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.net.URI;
 import java.util.Arrays;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
@@ -17,9 +17,9 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Lets in only requests whose Host and Origin are the server's own, so that no other page in the
- * user's browser can reach it, not even by a name that resolves to loopback; and only bodies of a
- * told and bearable size.
+ * Lets in only requests whose Host and Origin are the server's own, scheme and port included, so
+ * that no other page in the user's browser can reach it, not even by a name that resolves to
+ * loopback; and only bodies of a told and bearable size.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -29,64 +29,81 @@ class OwnHostFilter extends OncePerRequestFilter {
   /** A font may be larger; the reason for refusing one that is too large is told in full. */
   private static final long LARGEST_FONT = 40_000_000;
 
-  private final Set<String> own = new HashSet<>(Set.of("127.0.0.1", "localhost", "[::1]"));
+  private static final List<String> LOOPBACK = List.of("127.0.0.1", "localhost", "[::1]");
 
-  OwnHostFilter(@Value("${roving.hosts:}") String further) {
-    Arrays.stream(further.split(","))
+  /** Names from outside, with their ports where they have some. */
+  private final Set<String> further = new HashSet<>();
+
+  private final BodyBudget budget;
+
+  OwnHostFilter(@Value("${roving.hosts:}") String hosts, BodyBudget budget) {
+    this.budget = budget;
+    Arrays.stream(hosts.split(","))
         .map(h -> h.strip().toLowerCase(Locale.ROOT))
         .filter(h -> !h.isEmpty())
-        .forEach(own::add);
+        .forEach(further::add);
   }
 
   @Override
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    String host = request.getHeader("Host");
+    String host = lower(request.getHeader("Host"));
     String origin = request.getHeader("Origin");
     int port = request.getLocalPort();
-    if (!isOwn(host, port) || (origin != null && !isOwnOrigin(origin, port))) {
-      refuse(response, 403, "This server answers only to its own address");
-    } else if (request.getContentLengthLong() > largest(request)) {
-      refuse(response, 413, "The request is larger than " + largest(request) + " bytes");
-    } else if (request.getContentLengthLong() < 0
-        && request.getHeader("Transfer-Encoding") != null) {
-      refuse(response, 411, "The request must tell its length");
-    } else {
-      response.setHeader("X-Content-Type-Options", "nosniff");
-      response.setHeader("X-Frame-Options", "DENY");
-      response.setHeader("Referrer-Policy", "no-referrer");
+    long length = request.getContentLengthLong();
+    if (!isOwn(host, port) || (origin != null && !isOwnOrigin(lower(origin), host, port))) {
+      Refusal.write(response, 403, "This server answers only to its own address");
+    } else if (length > largest(request)) {
+      Refusal.write(response, 413, "The request is larger than " + largest(request) + " bytes");
+    } else if (length < 0 && request.getHeader("Transfer-Encoding") != null) {
+      Refusal.write(response, 411, "The request must tell its length");
+    } else if (length <= 0) {
       chain.doFilter(request, response);
+    } else {
+      within(budget.cost(request, length), request, response, chain);
     }
   }
 
-  private boolean isOwn(String host, int port) {
-    if (host == null) {
-      return false;
+  private void within(
+      int cost, HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    if (!budget.take(cost)) {
+      response.setHeader("Retry-After", "2");
+      Refusal.write(response, 503, "The server has too many large requests at once; try again");
+      return;
     }
-    String lower = host.toLowerCase(Locale.ROOT);
-    String suffix = ":" + port;
-    boolean hasPort = lower.endsWith(suffix);
-    return own.contains(lower)
-        || (hasPort && own.contains(lower.substring(0, lower.length() - suffix.length())));
-  }
-
-  private boolean isOwnOrigin(String origin, int port) {
     try {
-      return isOwn(URI.create(origin).getAuthority(), port);
-    } catch (IllegalArgumentException e) {
-      return false;
+      chain.doFilter(request, response);
+    } finally {
+      budget.giveBack(cost);
     }
   }
 
-  private static void refuse(HttpServletResponse response, int status, String detail)
-      throws IOException {
-    response.setStatus(status);
-    response.setContentType("application/problem+json");
-    response.setCharacterEncoding("UTF-8");
-    response
-        .getWriter()
-        .write("{\"title\":\"Refused\",\"status\":" + status + ",\"detail\":\"" + detail + "\"}");
+  private static String lower(String header) {
+    return header == null ? "" : header.toLowerCase(Locale.ROOT);
+  }
+
+  /** The port may be left out where it is that of plain HTTP. */
+  private boolean isOwn(String host, int port) {
+    return LOOPBACK.stream().anyMatch(name -> isAt(host, name, port)) || isFurther(host, port);
+  }
+
+  private static boolean isAt(String host, String name, int port) {
+    return host.equals(name + ":" + port) || (port == 80 && host.equals(name));
+  }
+
+  /** A name from outside stands for whatever port is in front of this server. */
+  private boolean isFurther(String host, int port) {
+    return further.contains(host)
+        || (host.endsWith(":" + port)
+            && further.contains(host.substring(0, host.lastIndexOf(':'))));
+  }
+
+  /** The page comes from the very address it asks; in front of a further name may be TLS. */
+  private boolean isOwnOrigin(String origin, String host, int port) {
+    return origin.equals("http://" + host)
+        || (isFurther(host, port) && origin.equals("https://" + host));
   }
 
   private static long largest(HttpServletRequest request) {

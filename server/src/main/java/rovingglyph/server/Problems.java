@@ -1,9 +1,22 @@
 package rovingglyph.server;
 
+import com.github.kagkarlsson.shaded.jdbc.SQLRuntimeException;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.apache.tomcat.util.http.InvalidParameterException;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.QueryTimeoutException;
+import org.springframework.dao.RecoverableDataAccessException;
+import org.springframework.dao.TransientDataAccessException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
+import org.springframework.jdbc.CannotGetJdbcConnectionException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
@@ -25,9 +38,86 @@ class Problems extends ResponseEntityExceptionHandler {
   ResponseEntity<ProblemDetail> badDocument(DocumentException e) {
     ProblemDetail p =
         ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
-    p.setTitle("The scene document cannot be used");
+    p.setTitle("What was sent cannot be used");
     p.setProperty("problems", e.problems());
     return answer(HttpStatus.UNPROCESSABLE_CONTENT, p);
+  }
+
+  /** The database does not answer: nothing was changed, and trying again soon is right. */
+  @ExceptionHandler({
+    CannotGetJdbcConnectionException.class,
+    CannotCreateTransactionException.class,
+    DataAccessResourceFailureException.class,
+    RecoverableDataAccessException.class,
+    TransientDataAccessException.class,
+    QueryTimeoutException.class,
+    TransactionSystemException.class,
+    SQLRuntimeException.class
+  })
+  ResponseEntity<ProblemDetail> databaseAway(RuntimeException e) {
+    logger.warn("The database does not answer: " + e.getMessage());
+    ProblemDetail p =
+        ProblemDetail.forStatusAndDetail(
+            HttpStatus.SERVICE_UNAVAILABLE,
+            "The database does not answer; nothing was changed. Try again in a moment.");
+    p.setTitle("Away for a moment");
+    return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+        .header("Content-Type", "application/problem+json")
+        .header(HttpHeaders.RETRY_AFTER, "1")
+        .body(p);
+  }
+
+  /** A parameter that PostgreSQL does not take, or one that names what has just gone. */
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> cannotBeKept(DataIntegrityViolationException e) {
+    logger.info("Refused by the database: " + e.getMessage());
+    ProblemDetail p =
+        ProblemDetail.forStatusAndDetail(
+            HttpStatus.BAD_REQUEST,
+            "The request holds a character that cannot be kept, or names something that is gone");
+    p.setTitle("Bad request");
+    return answer(HttpStatus.BAD_REQUEST, p);
+  }
+
+  /** More memory or depth than there is; what was being done is given up, and nothing else. */
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> tooMuch(VirtualMachineError e) {
+    logger.error("A request needed too much", e);
+    ProblemDetail p =
+        ProblemDetail.forStatusAndDetail(
+            HttpStatus.SERVICE_UNAVAILABLE,
+            "The server has not enough memory for this now. Try a smaller one, or again later.");
+    p.setTitle("Too much at once");
+    return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+        .header("Content-Type", "application/problem+json")
+        .header(HttpHeaders.RETRY_AFTER, "5")
+        .body(p);
+  }
+
+  /** Parameters that cannot be decoded. */
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> badParameter(InvalidParameterException e) {
+    ProblemDetail p =
+        ProblemDetail.forStatusAndDetail(
+            HttpStatus.BAD_REQUEST, "The address has parameters that are no UTF-8 text");
+    p.setTitle("Bad request");
+    return answer(HttpStatus.BAD_REQUEST, p);
+  }
+
+  /** Something of this machine is full or missing: told in its own words. */
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> unable(UnableException e) {
+    logger.error("A request could not be served", e);
+    ProblemDetail p =
+        ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, e.getMessage());
+    p.setTitle("The server is not able to");
+    return answer(HttpStatus.SERVICE_UNAVAILABLE, p);
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> cutShort(IOException e, HttpServletResponse response) {
+    logger.info("A request was cut short: " + e);
+    return response.isCommitted() ? null : unexpected(new RuntimeException(e));
   }
 
   @ExceptionHandler

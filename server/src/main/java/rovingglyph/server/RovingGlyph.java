@@ -11,6 +11,7 @@ import rovingglyph.shaping.Shaper;
 @SpringBootApplication(scanBasePackages = "rovingglyph")
 public class RovingGlyph {
   public static void main(String[] args) {
+    PrivateFolder.use();
     SpringApplication.run(RovingGlyph.class, args);
   }
 

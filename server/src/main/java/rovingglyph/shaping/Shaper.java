@@ -4,6 +4,7 @@ import static org.lwjgl.util.harfbuzz.HarfBuzz.*;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,7 +22,8 @@ import rovingglyph.type.TypeSource;
 
 /** Shapes text with HarfBuzz. Safe for many threads; one shapes at a time. */
 public final class Shaper implements TypeSource {
-  private static final int KEPT_RUNS = 500;
+  /** Shaped texts that are kept, in clusters of all together: some 60 MB of memory. */
+  private static final int KEPT_CLUSTERS = 200_000;
 
   private static final int KEPT_FONTS = 200;
   private static final int KEPT_FILES = 24;
@@ -49,13 +51,8 @@ public final class Shaper implements TypeSource {
           return old;
         }
       };
-  private final Map<String, ShapedRun> runs =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, ShapedRun> eldest) {
-          return size() > KEPT_RUNS;
-        }
-      };
+  private final Map<String, ShapedRun> runs = new LinkedHashMap<>(16, 0.75f, true);
+  private long clusters;
 
   public Shaper(FaceSource faces) {
     this.faces = faces;
@@ -69,8 +66,23 @@ public final class Shaper implements TypeSource {
     if (run == null) {
       run = shape(request);
       runs.put(key, run);
+      clusters += weight(run);
+      makeRoom();
     }
     return run;
+  }
+
+  private static int weight(ShapedRun run) {
+    return run.clusters().size() + 50;
+  }
+
+  /** Forgets the texts that were not asked for the longest time. */
+  private void makeRoom() {
+    Iterator<ShapedRun> eldest = runs.values().iterator();
+    while (clusters > KEPT_CLUSTERS && eldest.hasNext()) {
+      clusters -= weight(eldest.next());
+      eldest.remove();
+    }
   }
 
   private long file(Face face) {
@@ -95,6 +107,7 @@ public final class Shaper implements TypeSource {
   /** Forgets what was shaped in a face that came or went. */
   public synchronized void forget(String face) {
     runs.keySet().removeIf(key -> key.startsWith(face + "|"));
+    clusters = runs.values().stream().mapToLong(Shaper::weight).sum();
   }
 
   private ShapedRun shape(RunRequest request) {

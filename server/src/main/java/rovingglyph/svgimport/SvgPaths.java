@@ -49,6 +49,13 @@ public final class SvgPaths {
           "desc",
           "title");
   private static final int MOST_PATHS = 500;
+
+  /** Segments of one path: a path of a scene has no more points either. */
+  private static final int MOST_SEGMENTS = 5000;
+
+  /** Segments of all paths together; they are what the time and the answer's length grow with. */
+  private static final int MOST_SEGMENTS_TOGETHER = 30_000;
+
   private static final int MOST_VISITS = 100_000;
   private static final int DEEPEST_USE = 20;
   private static final double FARTHEST = 1e6;
@@ -57,6 +64,7 @@ public final class SvgPaths {
   private final List<Found> found = new ArrayList<>();
   private final List<String> notes = new ArrayList<>();
   private int visits;
+  private int segments;
 
   private SvgPaths(SvgDocument document) {
     this.document = document;
@@ -212,6 +220,24 @@ public final class SvgPaths {
                 + MOST_PATHS
                 + " are listed.");
         return;
+      }
+      if (s.segments().size() > MOST_SEGMENTS) {
+        note(
+            "\u201c"
+                + name
+                + "\u201d has "
+                + s.segments().size()
+                + " segments, more than the "
+                + MOST_SEGMENTS
+                + " of a path; it is left out. Simplify it and save the file again.");
+        continue;
+      }
+      segments += s.segments().size();
+      if (segments > MOST_SEGMENTS_TOGETHER) {
+        throw SvgDocument.refused(
+            "The file draws more than "
+                + MOST_SEGMENTS_TOGETHER
+                + " segments in all; take out what is not needed or simplify its paths");
       }
       List<? extends rovingglyph.geometry.Segment> mapped =
           s.segments().stream().map(g -> g.mapped(map)).toList();

@@ -1,8 +1,5 @@
 package rovingglyph.tracing;
 
-import com.eclipsesource.json.Json;
-import com.eclipsesource.json.JsonObject;
-import com.eclipsesource.json.JsonValue;
 import com.fasterxml.jackson.annotation.JsonRawValue;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
@@ -21,6 +18,7 @@ import org.springframework.web.bind.annotation.RestController;
 import rovingglyph.document.PathCodec;
 import rovingglyph.projects.ProjectStore;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.server.JsonBody;
 import rovingglyph.server.RefusedException;
 
 /** Curves kept with a project for use again, over HTTP. */
@@ -53,30 +51,24 @@ class CurveController {
   @Operation(summary = "Keeps a path (the body, as in a scene document) with a project")
   @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  Curve keep(@PathVariable UUID project, @RequestBody String body) {
+  Curve keep(@PathVariable UUID project, @RequestBody JsonBody body) {
     projects.get(project);
     GuidePath path = read(body);
     if (list(project).size() >= MOST) {
       throw RefusedException.bad("A project keeps at most " + MOST + " curves; delete some first");
     }
     Curve curve = new Curve(UUID.randomUUID(), path.name(), PathCodec.write(path));
-    jdbc.sql("insert into curve (id, project_id, name, path) values (?, ?, ?, ?::jsonb)")
+    jdbc.sql("insert into curve (id, project_id, name, path) values (?, ?, ?, ?::json)")
         .params(curve.id(), project, curve.name(), curve.path())
         .update();
     return curve;
   }
 
-  private static GuidePath read(String body) {
-    if (body.length() > LONGEST) {
+  private static GuidePath read(JsonBody body) {
+    if (body.text().length() > LONGEST) {
       throw RefusedException.bad("A curve has at most " + LONGEST + " characters");
     }
-    JsonValue json;
-    try {
-      json = Json.parse(body);
-    } catch (RuntimeException e) {
-      throw RefusedException.bad("The body is not JSON");
-    }
-    return PathCodec.read(json.isObject() ? json : new JsonObject());
+    return PathCodec.read(body.value());
   }
 
   @Operation(summary = "Takes a kept curve away")

@@ -1,7 +1,9 @@
 package rovingglyph.typefaces;
 
-import com.eclipsesource.json.JsonArray;
 import io.swagger.v3.oas.annotations.Operation;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.Writer;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -18,21 +20,18 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import rovingglyph.document.Spelling;
-import rovingglyph.scene.Typesetting;
+import rovingglyph.document.RunRequestCodec;
+import rovingglyph.server.Holds;
+import rovingglyph.server.JsonBody;
 import rovingglyph.server.RefusedException;
 import rovingglyph.shaping.Face;
 import rovingglyph.shaping.Shaper;
-import rovingglyph.type.RunRequest;
+import rovingglyph.type.ShapedRun;
 import rovingglyph.type.ShapedRunCodec;
 
 /** Typefaces, and text shaped in them. */
 @RestController
 class FaceController {
-  private static final int MOST_RUNS = 200;
-  private static final int LONGEST = 20_000;
-  private static final int MOST_FEATURES = 100;
-
   /** A typeface as it is told; {@code own}: kept by the project, not shipped. */
   record FaceInfo(
       String id,
@@ -46,40 +45,14 @@ class FaceController {
       String licenceUrl,
       boolean own) {}
 
+  /** For the description of the interface. */
   record ShapeRequest(
       String face,
       Map<String, Double> axes,
       String text,
       Boolean ligatures,
       String casing,
-      Map<String, Integer> features) {
-
-    RunRequest run() {
-      boolean whole = text != null && face != null && text.length() <= LONGEST;
-      if (!whole || (features != null && features.size() > MOST_FEATURES)) {
-        throw RefusedException.bad(
-            "A text to shape needs face and text, of at most "
-                + LONGEST
-                + " characters, with at most "
-                + MOST_FEATURES
-                + " features");
-      }
-      Typesetting.Casing c =
-          casing == null
-              ? Typesetting.Casing.AS_TYPED
-              : Spelling.find(Typesetting.Casing.values(), casing);
-      if (c == null) {
-        throw RefusedException.bad("There is no casing \"" + casing + "\"");
-      }
-      return new RunRequest(
-          face,
-          axes == null ? Map.of() : axes,
-          text,
-          ligatures == null || ligatures,
-          c,
-          features == null ? Map.of() : features);
-    }
-  }
+      Map<String, Integer> features) {}
 
   private final FaceStore faces;
   private final Shaper shaper;
@@ -139,14 +112,27 @@ class FaceController {
         .body(face.data());
   }
 
-  @Operation(summary = "Shapes texts: clusters, advances and outlines in em units, y down")
+  @Operation(
+      summary = "Shapes texts: clusters, advances and outlines in em units, y down",
+      description =
+          "At most 200 texts of 20,000 characters each, and 60,000 characters in one request.")
   @PostMapping(value = "/api/shape", produces = MediaType.APPLICATION_JSON_VALUE)
-  String shape(@RequestBody List<ShapeRequest> requests) {
-    if (requests.size() > MOST_RUNS) {
-      throw RefusedException.bad("At most " + MOST_RUNS + " texts are shaped at once");
+  void shape(
+      @Holds(value = ShapeRequest.class, many = true) @RequestBody JsonBody body,
+      HttpServletResponse response)
+      throws IOException {
+    List<ShapedRun> runs =
+        RunRequestCodec.read(body.value()).stream().map(shaper::run).toList();
+    response.setContentType(MediaType.APPLICATION_JSON_VALUE);
+    response.setCharacterEncoding("UTF-8");
+    // Written run by run: an answer may be far longer than its question.
+    Writer out = response.getWriter();
+    out.write('[');
+    for (int i = 0; i < runs.size(); i++) {
+      out.write(i == 0 ? "" : ",");
+      ShapedRunCodec.write(runs.get(i)).writeTo(out);
     }
-    JsonArray out = new JsonArray();
-    requests.forEach(r -> out.add(ShapedRunCodec.write(shaper.run(r.run()))));
-    return out.toString();
+    out.write(']');
+    out.flush();
   }
 }

@@ -1,7 +1,6 @@
 package rovingglyph.typefaces;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
@@ -14,6 +13,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import rovingglyph.server.RefusedException;
+import rovingglyph.server.UnableException;
 import rovingglyph.shaping.Face;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.FaceSource;
@@ -106,7 +106,7 @@ public class FaceStore implements FaceSource {
     } catch (FontFile.Unusable e) {
       throw RefusedException.bad(e.getMessage());
     } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      throw new UnableException("The font could not be checked: " + e.getMessage(), e);
     }
     String id = "font-" + sha256(file).substring(0, 20);
     Face face = FaceCatalogue.of(id, clean);

@@ -1,0 +1,140 @@
+package rovingglyph.exports;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Progress;
+import rovingglyph.render.SceneFiles;
+import rovingglyph.render.VideoWriter;
+import rovingglyph.shaping.Shaper;
+
+/**
+ * One try of an export: the work on a thread of its own, and a watch over it that ends it when it is
+ * cancelled or comes no further, so that the node is free again whatever happens.
+ */
+final class ExportRun {
+  /** An export that ended without its file; the message is for the user. */
+  static final class Failed extends Exception {
+    Failed(String message, Throwable cause) {
+      super(message, cause);
+    }
+  }
+
+  private static final Logger LOG = LoggerFactory.getLogger(ExportRun.class);
+  private static final long LOOK_MILLIS = 250;
+
+  /** The longest that one frame, or a whole file without frames, may take. */
+  private static final double QUIET_SECONDS = 180;
+
+  /** What is left of the two seconds in which a cancelled export frees its node. */
+  private static final long END_MILLIS = 1200;
+
+  private final ExportStore exports;
+  private final Shaper shaper;
+  private final UUID id;
+  private final Progress progress = new Progress();
+  private volatile Throwable failure;
+
+  ExportRun(ExportStore exports, Shaper shaper, UUID id) {
+    this.exports = exports;
+    this.shaper = shaper;
+    this.id = id;
+  }
+
+  /**
+   * Does the work and watches over it.
+   *
+   * @throws InterruptedException if the server is stopping
+   */
+  void watch() throws Failed, InterruptedException {
+    Thread worker = new Thread(this::work, "export " + id);
+    worker.setDaemon(true);
+    worker.start();
+    try {
+      int told = -1;
+      while (join(worker, LOOK_MILLIS)) {
+        int frames = progress.frames();
+        boolean wanted = frames == told ? exports.isWanted(id) : exports.progress(id, frames);
+        told = frames;
+        if (!wanted) {
+          return;
+        }
+        if (progress.quietSeconds() > QUIET_SECONDS) {
+          throw new Failed(
+              "No frame was finished within "
+                  + (int) QUIET_SECONDS
+                  + " seconds; it was given up after "
+                  + frames
+                  + " frames. Try a smaller frame or fewer letters.",
+              null);
+        }
+      }
+    } finally {
+      end(worker);
+    }
+    if (failure != null && !(failure instanceof VideoWriter.Cancelled)) {
+      throw new Failed(reason(failure), failure);
+    }
+  }
+
+  /** True while the thread lives. */
+  private static boolean join(Thread worker, long millis) throws InterruptedException {
+    worker.join(millis);
+    return worker.isAlive();
+  }
+
+  private void end(Thread worker) {
+    boolean stopping = Thread.interrupted();
+    progress.cancel();
+    worker.interrupt();
+    try {
+      if (join(worker, END_MILLIS)) {
+        LOG.warn("Export {} is left to end by itself", id);
+      }
+    } catch (InterruptedException e) {
+      stopping = true;
+    }
+    if (stopping) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private void work() {
+    try {
+      write();
+    } catch (Throwable e) {
+      // Of whatever kind, memory that has run out included: the watch tells it.
+      failure = e;
+    }
+  }
+
+  private void write() throws IOException {
+    ExportStore.Export export = exports.get(id);
+    SceneFiles.Format format = SceneFiles.Format.of(export.format());
+    PreparedScene scene = Preparation.prepare(SceneCodec.read(exports.document(id)), shaper);
+    Path file = Files.createTempFile("roving-export", "." + format.ending());
+    try {
+      SceneFiles.write(scene, format, export.atSeconds(), file, progress);
+      exports.finish(id, Files.readAllBytes(file));
+    } finally {
+      Files.deleteIfExists(file);
+    }
+  }
+
+  private static String reason(Throwable e) {
+    if (e instanceof OutOfMemoryError) {
+      return "The server ran out of memory on it. Make the frame smaller, or start the server with"
+          + " more memory (ROVING_MEMORY).";
+    }
+    String said = e.getMessage() == null ? e.toString() : e.getMessage();
+    return said.contains("No space left on device")
+        ? "The disk of the server is full. Make room and export again."
+        : said;
+  }
+}

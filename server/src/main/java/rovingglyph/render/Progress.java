@@ -1,0 +1,88 @@
+package rovingglyph.render;
+
+import java.util.function.IntPredicate;
+
+/**
+ * How far the making of a file has come, and the way to end it from another thread. A child process
+ * that was named to it ends with it, even one that hangs.
+ */
+public final class Progress {
+  private final IntPredicate goOn;
+  private volatile long movedAt = System.nanoTime();
+  private volatile int frames;
+  private volatile boolean cancelled;
+  private Process child;
+
+  /**
+   * @param goOn told the frames done so far, on the thread that makes them; false cancels
+   */
+  public Progress(IntPredicate goOn) {
+    this.goOn = goOn;
+  }
+
+  public Progress() {
+    this(frames -> true);
+  }
+
+  /**
+   * Says that so many frames are done.
+   *
+   * @throws VideoWriter.Cancelled if nobody wants them any more
+   */
+  void done(int count) {
+    frames = count;
+    movedAt = System.nanoTime();
+    if (!goOn.test(count)) {
+      cancelled = true;
+    }
+    check();
+  }
+
+  /**
+   * To be called now and then in long work.
+   *
+   * @throws VideoWriter.Cancelled if nobody wants it any more
+   */
+  static void checkThread() {
+    if (Thread.currentThread().isInterrupted()) {
+      throw new VideoWriter.Cancelled();
+    }
+  }
+
+  private void check() {
+    if (cancelled) {
+      throw new VideoWriter.Cancelled();
+    }
+    checkThread();
+  }
+
+  /** Names the process that the work waits for. */
+  synchronized void child(Process p) {
+    child = p;
+    if (cancelled) {
+      p.destroyForcibly();
+    }
+  }
+
+  /** Ends the work: whatever it waits for fails. May be called from any thread, and again. */
+  public synchronized void cancel() {
+    cancelled = true;
+    if (child != null) {
+      child.destroyForcibly();
+    }
+  }
+
+  public boolean isCancelled() {
+    return cancelled;
+  }
+
+  /** Frames done so far. */
+  public int frames() {
+    return frames;
+  }
+
+  /** Seconds since the last frame was done. */
+  public double quietSeconds() {
+    return (System.nanoTime() - movedAt) / 1e9;
+  }
+}

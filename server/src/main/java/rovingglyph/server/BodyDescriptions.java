@@ -1,0 +1,44 @@
+package rovingglyph.server;
+
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.core.converter.ModelConverters;
+import io.swagger.v3.oas.models.Operation;
+import io.swagger.v3.oas.models.media.Content;
+import io.swagger.v3.oas.models.media.MediaType;
+import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.parameters.RequestBody;
+import java.util.Arrays;
+import org.springdoc.core.customizers.OperationCustomizer;
+import org.springframework.core.MethodParameter;
+import org.springframework.stereotype.Component;
+import org.springframework.web.method.HandlerMethod;
+
+/** Tells the interface's description what a {@link JsonBody} holds, by {@link Holds}. */
+@Component
+class BodyDescriptions implements OperationCustomizer {
+  @Override
+  public Operation customize(Operation operation, HandlerMethod method) {
+    Arrays.stream(method.getMethodParameters())
+        .filter(p -> p.getParameterType() == JsonBody.class)
+        .findFirst()
+        .ifPresent(p -> operation.setRequestBody(describe(p)));
+    return operation;
+  }
+
+  private static RequestBody describe(MethodParameter p) {
+    Holds holds = p.getParameterAnnotation(Holds.class);
+    Schema<?> schema =
+        holds == null
+            ? new Schema<>().type("object")
+            : ModelConverters.getInstance()
+                .resolveAsResolvedSchema(
+                    new AnnotatedType(holds.value()).resolveAsRef(false).schemaProperty(true))
+                .schema;
+    if (holds != null && holds.many()) {
+      schema = new io.swagger.v3.oas.models.media.ArraySchema().items(schema);
+    }
+    return new RequestBody()
+        .required(true)
+        .content(new Content().addMediaType("application/json", new MediaType().schema(schema)));
+  }
+}

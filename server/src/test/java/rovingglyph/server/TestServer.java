@@ -18,13 +18,14 @@ public final class TestServer implements AutoCloseable {
 
   private final HttpClient client = HttpClient.newHttpClient();
   private final Path data;
+  private final int databasePort;
   private final int port;
   private final String[] properties;
   private ConfigurableApplicationContext context;
 
   private TestServer() throws IOException, InterruptedException {
     data = Files.createTempDirectory("roving-test");
-    int databasePort = freePort();
+    databasePort = freePort();
     port = freePort();
     String password = postgres("start", data.toString(), Integer.toString(databasePort)).strip();
     properties =
@@ -78,6 +79,15 @@ public final class TestServer implements AutoCloseable {
   /** Stops the server but not PostgreSQL. */
   public void stop() {
     context.close();
+  }
+
+  /** Stops PostgreSQL under the running server. */
+  public void stopDatabase() throws IOException, InterruptedException {
+    postgres("stop", data.toString());
+  }
+
+  public void startDatabase() throws IOException, InterruptedException {
+    postgres("start", data.toString(), Integer.toString(databasePort));
   }
 
   @Override

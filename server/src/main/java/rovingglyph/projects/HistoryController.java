@@ -1,0 +1,101 @@
+package rovingglyph.projects;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.Semaphore;
+import javax.imageio.ImageIO;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import rovingglyph.document.Fields;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.FramePainter;
+import rovingglyph.scene.Scene;
+import rovingglyph.server.Holds;
+import rovingglyph.server.JsonBody;
+import rovingglyph.shaping.Shaper;
+
+/** The history of scenes over HTTP. Restoring is a save like any other. */
+@RestController
+@RequestMapping("/api/scenes/{id}/revisions")
+class HistoryController {
+  /** Pictures are at most this wide and high, in px. */
+  private static final double LARGEST = 480;
+
+  private final HistoryStore history;
+  private final Shaper shaper;
+
+  /** One picture at a time: a long list must not take all memory or both processors. */
+  private final Semaphore turn = new Semaphore(1, true);
+
+  HistoryController(HistoryStore history, Shaper shaper) {
+    this.history = history;
+    this.shaper = shaper;
+  }
+
+  @Operation(summary = "What was kept of a scene, the latest first")
+  @GetMapping
+  List<HistoryStore.Entry> list(@PathVariable UUID id) {
+    return history.list(id);
+  }
+
+  @Operation(summary = "A revision with its document")
+  @GetMapping("/{revision}")
+  HistoryStore.Revision get(@PathVariable UUID id, @PathVariable long revision) {
+    return history.get(id, revision);
+  }
+
+  @Operation(summary = "Names a revision, so that it always stays; an empty name takes it away")
+  @PatchMapping("/{revision}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void name(
+      @PathVariable UUID id,
+      @PathVariable long revision,
+      @Holds(NewName.class) @RequestBody JsonBody body) {
+    Fields f = body.fields();
+    String name = f.text("name", 200, "").strip();
+    f.check();
+    history.name(id, revision, name.isEmpty() ? null : name);
+  }
+
+  @Operation(summary = "A small picture of a revision, a third into the scene")
+  @GetMapping(value = "/{revision}/picture", produces = MediaType.IMAGE_PNG_VALUE)
+  ResponseEntity<byte[]> picture(@PathVariable UUID id, @PathVariable long revision)
+      throws IOException, InterruptedException {
+    String document = history.get(id, revision).document();
+    turn.acquire();
+    try {
+      return ResponseEntity.ok()
+          .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).immutable().cachePrivate())
+          .contentType(MediaType.IMAGE_PNG)
+          .body(png(SceneCodec.read(document)));
+    } finally {
+      turn.release();
+    }
+  }
+
+  private byte[] png(Scene scene) throws IOException {
+    PreparedScene prepared = Preparation.prepare(scene, shaper);
+    double scale = Math.min(1, LARGEST / Math.max(scene.width(), scene.height()));
+    double time = scene.rate().timeOf((int) (scene.frameCount() / 3));
+    BufferedImage image = new FramePainter(prepared, scale).image(time);
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return out.toByteArray();
+  }
+}

@@ -2,6 +2,8 @@
 # A PostgreSQL of the project's own on loopback.
 #   postgres.sh start DATA_FOLDER PORT   makes the folder on first use; prints the password
 #   postgres.sh stop DATA_FOLDER
+#   postgres.sh stop-unused DATA_FOLDER PORT   stops it unless others are connected; fails then
+#   postgres.sh alive DATA_FOLDER
 set -euo pipefail
 
 fail() { echo "$*" >&2; exit 1; }
@@ -47,8 +49,34 @@ stop() {
   as_user "$bin/pg_ctl" -D "$1/db" -m fast -w stop > /dev/null 2>&1 || true
 }
 
+# Whether somebody else has a connection to the database.
+used() {
+  local others
+  others=$(PGPASSWORD=$(as_user cat "$1/password") psql -h 127.0.0.1 -p "$2" -U roving -d roving -Atc \
+    "select count(*) from pg_stat_activity where datname = 'roving' and pid <> pg_backend_pid()" 2> /dev/null) || return 1
+  [ "$others" -gt 0 ]
+}
+
+# The connections of a server that was killed go a moment after it.
+stop_unused() {
+  for _ in 1 2 3 4 5 6; do
+    used "$1" "$2" || { stop "$1"; return 0; }
+    sleep 0.5
+  done
+  return 1
+}
+
+# The number in the file may be that of another program by now.
+alive() {
+  local pid
+  pid=$(as_user head -1 "$1/db/postmaster.pid" 2> /dev/null) || return 1
+  grep -q '^postgres' "/proc/$pid/comm" 2> /dev/null
+}
+
 case ${1:-} in
   start) start "$2" "$3" ;;
   stop) stop "$2" ;;
-  *) fail "postgres.sh start DATA_FOLDER PORT | stop DATA_FOLDER" ;;
+  stop-unused) stop_unused "$2" "$3" ;;
+  alive) alive "$2" ;;
+  *) fail "postgres.sh start DATA_FOLDER PORT | stop DATA_FOLDER | stop-unused DATA_FOLDER PORT | alive DATA_FOLDER" ;;
 esac

@@ -3,6 +3,9 @@ import { Journey } from './journey/Journey';
 import { Sheet } from './sheets/Sheet';
 import { setHidden } from './shell/columns';
 import { ConflictDialog } from './shell/ConflictDialog';
+import { HistoryDialog } from './shell/HistoryDialog';
+import { OffersDialog } from './shell/OffersDialog';
+import { addressOf, sceneOf } from './shell/address';
 import { HelpDialog } from './shell/HelpDialog';
 import { onKey } from './shell/keys';
 import { LedgerTabs } from './shell/LedgerTabs';
@@ -13,6 +16,7 @@ import { StageColumn } from './stage/Stage';
 import { useEditor } from './state/editor';
 import { useFaces } from './state/faces';
 import { openScene } from './state/keeper';
+import { notify } from './state/notices';
 import { Notices } from './ui/Notices';
 
 /** The workbench. The open scene is in the address, so that a reload shows it again. */
@@ -39,12 +43,30 @@ export function App() {
   const first = projects.data?.find((p) => !p.deleted)?.scenes.find((s) => !s.deleted)?.id;
   useEffect(() => {
     if (sceneId || !first) return;
-    const asked = /^#\/scenes\/([\w-]+)$/.exec(location.hash)?.[1];
-    openScene(asked ?? first).catch(() => void openScene(first));
+    openScene(sceneOf(location.hash) ?? first).catch(() => void openScene(first));
   }, [sceneId, first]);
 
+  // Back, Forward and an address typed by hand lead to their scene.
   useEffect(() => {
-    if (sceneId) history.replaceState(null, '', `#/scenes/${sceneId}`);
+    const follow = () => {
+      const asked = sceneOf(location.hash);
+      const now = useEditor.getState().sceneId;
+      if (!asked || !now || asked === now) return;
+      openScene(asked).catch((e: unknown) => {
+        history.replaceState(null, '', addressOf(now));
+        notify(e instanceof Error ? e.message : 'That scene cannot be opened', 'error');
+      });
+    };
+    window.addEventListener('popstate', follow);
+    return () => window.removeEventListener('popstate', follow);
+  }, []);
+
+  useEffect(() => {
+    if (sceneId && sceneOf(location.hash) === null) {
+      history.replaceState(null, '', addressOf(sceneId));
+    } else if (sceneId && sceneOf(location.hash) !== sceneId) {
+      history.pushState(null, '', addressOf(sceneId));
+    }
     document.title = name ? `${name} · Roving Glyph` : 'Roving Glyph';
   }, [sceneId, name]);
 
@@ -67,6 +89,8 @@ export function App() {
       </div>
       <HelpDialog open={help} onClose={() => setHelp(false)} />
       <ConflictDialog />
+      <OffersDialog />
+      <HistoryDialog />
       <Notices />
       {projects.isError && !projects.data && (
         <p

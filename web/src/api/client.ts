@@ -24,6 +24,13 @@ export interface KeptScene {
   document: SceneDoc;
 }
 
+/** Something that was kept; {@code name} is null unless one was given. */
+export interface Revision {
+  revision: number;
+  savedAt: string;
+  name: string | null;
+}
+
 export interface Axis {
   tag: string;
   name: string;
@@ -82,7 +89,8 @@ export class ServerError extends Error {
     readonly status: number,
     message: string,
     readonly problems: Problem[] = [],
-    readonly revision?: number,
+    /** What a refused save tells of the present state. */
+    readonly more?: { revision?: number; keysSince?: string[] },
   ) {
     super(message);
   }
@@ -101,7 +109,12 @@ async function ask<T>(method: string, url: string, body?: string | Blob, headers
   }
   const text = await response.text();
   if (response.ok) return (text ? JSON.parse(text) : undefined) as T;
-  let problem: { detail?: string; problems?: Problem[]; revision?: number } = {};
+  let problem: {
+    detail?: string;
+    problems?: Problem[];
+    revision?: number;
+    keysSince?: string[];
+  } = {};
   try {
     problem = JSON.parse(text) as typeof problem;
   } catch {
@@ -111,7 +124,7 @@ async function ask<T>(method: string, url: string, body?: string | Blob, headers
     response.status,
     problem.detail ?? `The server answered with status ${response.status}`,
     problem.problems,
-    problem.revision,
+    problem,
   );
 }
 
@@ -148,10 +161,17 @@ export const api = {
   duplicateScene: (id: string) => ask<KeptScene>('POST', `/api/scenes/${id}/duplicate`),
   deleteScene: (id: string) => ask<void>('DELETE', `/api/scenes/${id}`),
   restoreScene: (id: string) => ask<void>('POST', `/api/scenes/${id}/restore`),
-  saveScene: (id: string, revision: number, document: SceneDoc) =>
+  /** A save with the same key is kept once, however often it is sent. */
+  saveScene: (id: string, revision: number, document: SceneDoc, key: string) =>
     ask<{ revision: number }>('PUT', `/api/scenes/${id}`, json(document), {
       'If-Match': `"${revision}"`,
+      'Idempotency-Key': key,
     }),
+  revisions: (id: string) => ask<Revision[]>('GET', `/api/scenes/${id}/revisions`),
+  revision: (id: string, revision: number) =>
+    ask<Revision & { document: SceneDoc }>('GET', `/api/scenes/${id}/revisions/${revision}`),
+  nameRevision: (id: string, revision: number, name: string) =>
+    ask<void>('PATCH', `/api/scenes/${id}/revisions/${revision}`, json({ name })),
   faces: (project: string) => ask<Face[]>('GET', `/api/faces?project=${project}`),
   keepFace: (project: string, file: Blob) =>
     ask<Face>('POST', `/api/projects/${project}/faces`, file, BYTES),
@@ -160,9 +180,16 @@ export const api = {
   /** The server shapes a limited number of texts at a time. */
   shape: async (runs: RunRequest[]) => {
     const out: unknown[] = [];
-    for (let i = 0; i < runs.length; i += 100) {
-      const some = runs.slice(i, i + 100);
-      out.push(...(await ask<unknown[]>('POST', '/api/shape', json(some))));
+    for (let i = 0; i < runs.length;) {
+      let end = i;
+      let characters = 0;
+      while (end < runs.length && end - i < 100) {
+        characters += runs[end]!.text.length;
+        if (end > i && characters > 50_000) break;
+        end++;
+      }
+      out.push(...(await ask<unknown[]>('POST', '/api/shape', json(runs.slice(i, end)))));
+      i = end;
     }
     return out;
   },

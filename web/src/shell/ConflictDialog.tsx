@@ -9,8 +9,8 @@ export function ConflictDialog() {
     <Modal title="This scene was changed elsewhere" open={theirs !== null} onClose={() => {}}>
       <p className="mb-4 leading-relaxed">
         Another tab or another person kept a version at {when}, after you opened yours. Choose which
-        one stands. Nothing is lost: theirs stays among the kept revisions, and yours can be had
-        back with Undo.
+        one stands. Nothing is lost: theirs stays in the History, and yours can be had back with
+        Undo.
       </p>
       <div className="flex justify-end gap-2">
         <button type="button" className="btn" onClick={() => resolveConflict(false)}>

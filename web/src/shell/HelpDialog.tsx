@@ -13,7 +13,8 @@ const KEYS: [string, string][] = [
   ],
   ['Wheel on the chart', 'Scroll through time, with Ctrl closer and farther'],
   ['Alt with arrows on a chip', 'Reorder the stack; down into a group beside it, up out of one'],
-  ['Delete', 'Remove the chosen keyframes, points or item'],
+  ['Delete', 'Remove the chosen keyframes, points or items'],
+  ['While drawing', 'Enter ends the line, Backspace takes a point back, Esc gives it up'],
   ['Ctrl Z, Ctrl Shift Z', 'Undo, redo'],
   ['?', 'This list'],
 ];

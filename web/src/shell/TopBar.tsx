@@ -1,7 +1,8 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
-import { Check, ChevronDown, CircleHelp, Redo2, Undo2 } from 'lucide-react';
+import { Check, ChevronDown, CircleHelp, History, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { redo, undo, useEditor, type Overlays } from '../state/editor';
+import { showHistory } from '../state/history';
 import { useKeeper, type KeepState } from '../state/keeper';
 import { HelpDialog } from './HelpDialog';
 import { ProjectSwitcher } from './ProjectSwitcher';
@@ -39,6 +40,15 @@ export function TopBar() {
           onClick={redo}
         >
           <Redo2 className="size-4" />
+        </button>
+        <button
+          type="button"
+          className="btn px-2"
+          aria-label="History"
+          title="Everything that was kept of this scene"
+          onClick={showHistory}
+        >
+          <History className="size-4" />
         </button>
         <ShowMenu />
         <button type="button" className="btn" onClick={() => setHelp(true)}>

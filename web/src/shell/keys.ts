@@ -1,11 +1,11 @@
 import { pause, play } from '../stage/playback';
 import { goToKeyframe, stepFrame } from '../stage/Transport';
-import { applyEdit, pathOf, redo, TABS, undo, useEditor } from '../state/editor';
-import { setValue } from '../state/values';
+import { applyEdit, pathOf, redo, TABS, takePointBack, undo, useEditor } from '../state/editor';
+import { chosenWith, setValue } from '../state/values';
 import { isLocked, letteringOf, placedOf } from '../state/items';
 import { chartedOf } from '../state/channels';
-import { removeItem } from '../state/making';
-import { deletePoints, editPath, finishDrawing } from '../state/paths';
+import { removeItems } from '../state/making';
+import { deletePoints, editPath, finishDrawing, giveUpDrawing } from '../state/paths';
 import * as core from '../core/core';
 
 /** Keys that work wherever nothing is being typed. */
@@ -21,13 +21,20 @@ export function onKey(e: KeyboardEvent, help: () => void): void {
     return;
   }
   if (typing || e.ctrlKey || e.metaKey || document.querySelector('[role=dialog]')) return;
-  if (useEditor.getState().drawing && (e.key === 'Enter' || e.key === 'Escape')) {
-    e.preventDefault();
-    finishDrawing(false);
-    return;
-  }
-  const done = act(e, help, target);
+  const done = useEditor.getState().drawing ? draw(e, help) : act(e, help, target);
   if (done) e.preventDefault();
+}
+
+/** While a line is being drawn the keys are about that line, and nothing else of the scene. */
+function draw(e: KeyboardEvent, help: () => void): boolean {
+  const tab = TABS[Number(e.key) - 1];
+  if (e.key === 'Enter') finishDrawing(false);
+  else if (e.key === 'Escape') giveUpDrawing();
+  else if (e.key === 'Delete' || e.key === 'Backspace') takePointBack();
+  else if (tab) useEditor.setState({ tab });
+  else if (e.key === '?') help();
+  else return false;
+  return true;
 }
 
 function act(e: KeyboardEvent, help: () => void, target: HTMLElement): boolean {
@@ -65,7 +72,7 @@ function remove(): void {
     });
     useEditor.setState({ keyframe: null, keys: [] });
   } else if (points.length > 0 && tab === 'path') deletePoints();
-  else if (selected) removeItem(selected);
+  else if (selected) removeItems(chosenWith(selected));
 }
 
 function escape(): void {
@@ -84,16 +91,14 @@ function nudge(e: KeyboardEvent): void {
     else editPath('move', { x: dx, y: dy }, 'nudge');
     return;
   }
-  if (!doc || !selected || isLocked(doc, selected) || tab === 'export') return;
-  if (placedOf(doc, selected)) {
-    const along = dx !== 0 ? 'x' : 'y';
-    const to = core.value(selected, along, time) + (dx || dy);
-    setValue(selected, along, to, e.altKey, 'nudge');
-    return;
+  if (!doc || !selected || tab === 'export') return;
+  for (const id of chosenWith(selected)) {
+    if (isLocked(doc, id)) continue;
+    const placed = placedOf(doc, id) !== undefined;
+    if (!placed && !letteringOf(doc, id)) continue;
+    const level = dx !== 0;
+    const channel = placed ? (level ? 'x' : 'y') : level ? 'pathOffset' : 'baselineShift';
+    const to = core.value(id, channel, time) + (level ? dx : placed ? dy : -dy);
+    setValue(id, channel, to, e.altKey, 'nudge');
   }
-  const lettering = letteringOf(doc, selected);
-  if (!lettering) return;
-  const channel = dx !== 0 ? 'pathOffset' : 'baselineShift';
-  const value = core.value(lettering.id, channel, time) + (dx !== 0 ? dx : -dy);
-  setValue(lettering.id, channel, value, e.altKey, 'nudge');
 }

@@ -23,7 +23,7 @@ function straight(fromX: number, fromY: number, x: number, y: number): Pair {
   return [fromX + d * Math.cos(angle), fromY + d * Math.sin(angle)];
 }
 
-/** Click for points, press and drag to bend, or draw by hand; Enter or Esc ends. */
+/** Click for points, press and drag to bend, or draw by hand; Enter ends. */
 export function DrawingLayer({ drawing, unit, toScene }: Props) {
   const doc = useEditor((s) => s.doc);
   const [pointer, setPointer] = useState<Pair | null>(null);

@@ -15,11 +15,12 @@ import { groupOf, groupRound, letteringOf, nameOf, placedOf } from '../state/ite
 import {
   addLettering,
   groupChosen,
-  removeItem,
+  removeItems,
   restack,
   toggleFlag,
   ungroup,
 } from '../state/making';
+import { chosenWith } from '../state/values';
 
 /** Everything in the scene as chips, back to front; what is in the chosen group stands within it. */
 export function StackStrip() {
@@ -62,7 +63,7 @@ export function StackStrip() {
               <GroupIcon className="size-4" />
             </Tool>
           )}
-          <Tool label="Remove" onClick={() => removeItem(chosen.id)}>
+          <Tool label="Remove" onClick={() => removeItems(chosenWith(chosen.id))}>
             <Trash2 className="size-4" />
           </Tool>
         </div>

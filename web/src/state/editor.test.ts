@@ -13,7 +13,7 @@ import {
 } from './editor';
 import { changeLettering, setValue } from './values';
 import { onFrame } from '../core/core';
-import { addLettering, removeItem, restack, toggleFlag } from './making';
+import { addLettering, removeItems, restack, toggleFlag } from './making';
 import { addPath } from './paths';
 import { useNotices } from './notices';
 
@@ -140,7 +140,7 @@ describe('making', () => {
   });
 
   it('removes an item and leaves its path', () => {
-    removeItem('l');
+    removeItems(['l']);
     expect(state().doc!.paths).toHaveLength(1);
     expect(state().doc!.stack).toEqual([]);
   });

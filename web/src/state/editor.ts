@@ -5,6 +5,7 @@ import type { Channel, GuidePath, Knot, SceneDoc } from '../core/document';
 import { api } from '../api/client';
 import { inStack, letteringOf } from './items';
 import { notify } from './notices';
+import type { Steps } from './visits';
 
 export type Tab = 'words' | 'path' | 'seat' | 'move' | 'dress' | 'export';
 export const TABS: Tab[] = ['words', 'path', 'seat', 'move', 'dress', 'export'];
@@ -151,16 +152,21 @@ export function reopen(face: string): void {
   if (doc) void openInCore(doc);
 }
 
-/** Shows a scene from its beginning, with an empty history. */
-export function showScene(sceneId: string, projectId: string, doc: SceneDoc): void {
+/** Shows a scene from its beginning, with the steps of earlier visits to go back through. */
+export function showScene(
+  sceneId: string,
+  projectId: string,
+  doc: SceneDoc,
+  { past, future }: Steps = { past: [], future: [] },
+): void {
   const last = inStack(doc, doc.stack).findLast((id) => letteringOf(doc, id));
   pending = null;
   set({
     sceneId,
     projectId,
     doc,
-    past: [],
-    future: [],
+    past,
+    future,
     selected: last ?? null,
     also: [],
     playing: false,
@@ -302,7 +308,18 @@ export function problemText(p: Problem): string {
   return `${named} ${p.reason}${p.allowed ? `; allowed: ${p.allowed}` : ''}`;
 }
 
+/** Takes the last point of the line being drawn back, of a stroke all of it; false without one. */
+export function takePointBack(): boolean {
+  const { drawing } = get();
+  if (!drawing) return false;
+  const knots = drawing.mode === 'freehand' ? [] : drawing.knots.slice(0, -1);
+  set({ drawing: { ...drawing, knots } });
+  return true;
+}
+
+/** One step back; while a line is being drawn, its last point. */
 export function undo(): void {
+  if (takePointBack()) return;
   settle();
   const { doc, past, future } = get();
   const last = past.at(-1);
@@ -317,6 +334,7 @@ export function undo(): void {
 }
 
 export function redo(): void {
+  if (get().drawing) return;
   settle();
   const { doc, past, future } = get();
   const next = future[0];

@@ -4,7 +4,7 @@ import { EMPTY_RUN, scene } from '../testing';
 import { chartedOf } from './channels';
 import { applyEdit, select, selectAlso, showScene, undo, useEditor } from './editor';
 import { groupOf, isLocked, nameOf } from './items';
-import { changePlaced, groupChosen, removeItem, restack, toggleFlag, ungroup } from './making';
+import { changePlaced, groupChosen, removeItems, restack, toggleFlag, ungroup } from './making';
 
 const state = () => useEditor.getState();
 const picture = (id: string): Picture => ({
@@ -69,7 +69,7 @@ it('locks what is in a locked group, and removes it along', () => {
   toggleFlag(id, 'locked');
   expect(isLocked(state().doc, 'b')).toBe(true);
   expect(isLocked(state().doc, 'a')).toBe(false);
-  removeItem(id);
+  removeItems([id]);
   expect(state().doc!.pictures.map((p) => p.id)).toEqual(['a']);
 });
 

@@ -20,9 +20,9 @@ export function addLettering(): void {
   });
 }
 
-/** Takes an item away; its path stays. */
-export function removeItem(id: string): void {
-  applyEdit({ op: 'deleteItem', item: id });
+/** Takes items away; their paths stay. */
+export function removeItems(ids: string[]): void {
+  applyEdit({ op: 'deleteItem', items: ids });
   select(null);
 }
 

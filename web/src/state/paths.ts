@@ -2,7 +2,7 @@ import { api } from '../api/client';
 import * as core from '../core/core';
 import type { FoundPath } from '../core/core';
 import { isShape, type GuidePath, type Knot, type Pair, type Template } from '../core/document';
-import { applyEdit, change, pathOf, preview, useEditor, type Drawing } from './editor';
+import { applyEdit, change, pathOf, preview, undo, useEditor, type Drawing } from './editor';
 import { letteringOf } from './items';
 import { newId } from './making';
 import { notify } from './notices';
@@ -83,6 +83,26 @@ export function finishDrawing(closed: boolean): void {
   }
   addPath('newPath', { path: { ...path, name } });
 }
+
+/** Gives up what was drawn so far; with nothing drawn, drawing itself. */
+export function giveUpDrawing(): void {
+  const { drawing } = get();
+  if (!drawing) return;
+  useEditor.setState({ drawing: drawing.knots.length > 0 ? { ...drawing, knots: [] } : null });
+}
+
+/** Another sheet ends a line being drawn: it is kept if it is one. */
+useEditor.subscribe((now, before) => {
+  if (now.tab === before.tab || now.tab === 'path' || !now.drawing) return;
+  const kept = drawnSoFar(now.drawing, false) !== null;
+  finishDrawing(false);
+  if (kept) {
+    notify('The line was ended where it was, as another sheet was opened.', 'info', {
+      label: 'Undo',
+      run: undo,
+    });
+  }
+});
 
 /** Deletes the chosen points of the chosen path. */
 export function deletePoints(): void {

@@ -1,16 +1,8 @@
 import type { SceneDoc } from '../core/document';
+import { browserStore, STRICT, type Pending } from './browserStore';
 
-/**
- * What the server has not confirmed yet, in the browser's own store, under the name of this tab: two
- * tabs never write over each other's.
- */
-export interface Pending {
-  revision: number;
-  document: SceneDoc;
-}
-
-const PREFIX = 'roving-pending';
-let tab = '';
+const LOCK = 'roving-pending';
+let tab = 'tab';
 
 /** Finds out which tab this is; a duplicated tab gets a name of its own. */
 export async function claimTab(): Promise<void> {
@@ -24,42 +16,73 @@ export async function claimTab(): Promise<void> {
 /** Holds a lock for the life of the page, so that other tabs know that this one lives. */
 function hold(name: string): Promise<boolean> {
   return new Promise((resolve) => {
-    void navigator.locks.request(`${PREFIX}:${name}`, { ifAvailable: true }, (lock) => {
+    void navigator.locks.request(`${LOCK}:${name}`, { ifAvailable: true }, (lock) => {
       resolve(lock !== null);
       return lock === null ? undefined : new Promise(() => {});
     });
   });
 }
 
-const keyOf = (scene: string, name = tab) => `${PREFIX}:${scene}:${name}`;
+/** Whether work is this tab's own. */
+export const isOurs = (p: Pending) => p.tab === tab;
 
-/** False where the browser's store is full or closed. */
-export function keepPending(scene: string, pending: Pending): boolean {
-  try {
-    localStorage.setItem(keyOf(scene), JSON.stringify(pending));
+/** Writes after each other, in the order in which they were asked for. */
+let last: Promise<unknown> = Promise.resolve();
+
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const mine = last.then(work, work);
+  last = mine.catch(() => undefined);
+  return mine;
+}
+
+/** Keeps this tab's work; true once it is on the disk, false where the store is full or closed. */
+export function keepPending(parts: Omit<Pending, 'tab' | 'at'>): Promise<boolean> {
+  return inTurn(async () => {
+    const tx = (await browserStore()).transaction('pending', 'readwrite', STRICT);
+    void tx.store.put({ ...parts, tab, at: Date.now() });
+    await tx.done;
     return true;
+  }).catch(() => false);
+}
+
+/** Forgets work of this tab, or of another that was taken over or given up. */
+export async function dropPending(scene: string, of = tab): Promise<void> {
+  await inTurn(async () => {
+    const tx = (await browserStore()).transaction('pending', 'readwrite', STRICT);
+    void tx.store.delete([scene, of]);
+    await tx.done;
+  }).catch(() => undefined);
+}
+
+/** Unconfirmed work on a scene: this tab's, and that of tabs that are gone, the newest first. */
+export async function pendingOf(scene: string): Promise<{ own?: Pending; others: Pending[] }> {
+  try {
+    await adoptOld();
+    const { held = [] } = await navigator.locks.query();
+    const alive = new Set(held.map((l) => l.name));
+    const all = await inTurn(async () =>
+      (await browserStore()).getAllFromIndex('pending', 'scene', scene),
+    );
+    const others = all.filter((p) => p.tab !== tab && !alive.has(`${LOCK}:${p.tab}`));
+    others.sort((a, b) => b.at - a.at);
+    return { own: all.find((p) => p.tab === tab), others };
   } catch {
-    return false;
+    return { others: [] };
   }
 }
 
-export function dropPending(scene: string): void {
-  localStorage.removeItem(keyOf(scene));
-}
-
-/** This tab's unconfirmed work on a scene, or that of a tab that is gone; it becomes this tab's. */
-export async function takePending(scene: string): Promise<Pending | null> {
-  const { held = [] } = await navigator.locks.query();
-  const alive = new Set(held.map((l) => l.name));
-  for (const key of Object.keys(localStorage)) {
-    if (!key.startsWith(`${PREFIX}:${scene}:`)) continue;
-    const owner = key.slice(`${PREFIX}:${scene}:`.length);
-    if (owner !== tab && alive.has(`${PREFIX}:${owner}`)) continue;
-    const text = localStorage.getItem(key);
-    localStorage.removeItem(key);
-    if (!text) continue;
-    localStorage.setItem(keyOf(scene), text);
-    return JSON.parse(text) as Pending;
+/** Work that pages of an earlier version left in the browser's other store. */
+async function adoptOld(): Promise<void> {
+  for (const name of Object.keys(localStorage)) {
+    const [prefix, scene, owner] = name.split(':');
+    const text = localStorage.getItem(name);
+    if (prefix !== LOCK || !scene || !owner || !text) continue;
+    const old = JSON.parse(text) as { revision: number; document: SceneDoc };
+    await inTurn(async () => {
+      const tx = (await browserStore()).transaction('pending', 'readwrite', STRICT);
+      void tx.store.put({ ...old, scene, tab: owner, keys: [], at: 0 });
+      await tx.done;
+    });
+    localStorage.removeItem(name);
   }
-  return null;
 }

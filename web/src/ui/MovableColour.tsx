@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import * as core from '../core/core';
 import { useEditor } from '../state/editor';
-import { setValue } from '../state/values';
+import { setChosen } from '../state/values';
 import { ChannelRing } from './ChannelRing';
 import { ColourField } from './ColourField';
 
@@ -20,7 +20,7 @@ export function MovableColour({ item, label }: { item: string; label: string }) 
     <ColourField
       label={label}
       value={value}
-      onChange={(v) => setValue(item, 'fill', parseInt(v.slice(1), 16), false, `${item}.fill`)}
+      onChange={(v) => setChosen(item, 'fill', parseInt(v.slice(1), 16), false, `${item}.fill`)}
     >
       <ChannelRing item={item} channel="fill" label={label} />
     </ColourField>

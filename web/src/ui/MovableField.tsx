@@ -3,7 +3,7 @@ import * as core from '../core/core';
 import { labelOf, unitOf } from '../core/core';
 import type { Channel } from '../core/document';
 import { useEditor } from '../state/editor';
-import { setValue } from '../state/values';
+import { setChosen } from '../state/values';
 import { NumberField } from './NumberField';
 import { ChannelRing } from './ChannelRing';
 
@@ -43,7 +43,7 @@ export function MovableField(props: Props) {
     const wrong = core.outOfRange(channel, v);
     if (wrong.length > 0) return wrong;
     const inside = range ? Math.min(Math.max(v, range[0]), range[1]) : v;
-    return setValue(item, channel, inside, whole, `${item}.${channel}`, missing);
+    return setChosen(item, channel, inside, whole, `${item}.${channel}`, missing);
   };
   return (
     <NumberField

@@ -1,6 +1,6 @@
 import type { Lettering } from '../../core/document';
 import { change, useEditor } from '../../state/editor';
-import { changeLettering } from '../../state/values';
+import { changeChosen } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { NumberField } from '../../ui/NumberField';
 
@@ -29,7 +29,7 @@ export function BlurFields({ lettering }: { lettering: Lettering | undefined }) 
             label="Own shutter for this lettering"
             value={lettering.blur !== undefined}
             onChange={(on) =>
-              changeLettering(lettering.id, { blur: on ? blur.angle || 180 : undefined })
+              changeChosen(lettering.id, { blur: on ? blur.angle || 180 : undefined })
             }
           />
           {lettering.blur !== undefined && (
@@ -37,7 +37,7 @@ export function BlurFields({ lettering }: { lettering: Lettering | undefined }) 
               label="Shutter of it"
               unit="°"
               value={lettering.blur}
-              onChange={(b) => changeLettering(lettering.id, { blur: b }, 'own-blur')}
+              onChange={(b) => changeChosen(lettering.id, { blur: b }, 'own-blur')}
             />
           )}
         </>

@@ -1,5 +1,5 @@
 import type { Lettering, Trail } from '../../core/document';
-import { changeLettering } from '../../state/values';
+import { changeChosen } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { ColourField } from '../../ui/ColourField';
@@ -22,7 +22,7 @@ const DASHES: Record<string, number[]> = { whole: [], dashes: [3, 2], dots: [0.0
 export function TrailFields({ lettering }: { lettering: Lettering }) {
   const trail = lettering.trail;
   const put = (parts: Partial<Trail>) =>
-    changeLettering(
+    changeChosen(
       lettering.id,
       { trail: { ...PLAIN, ...trail, ...parts } },
       `trail.${lettering.id}`,
@@ -33,7 +33,7 @@ export function TrailFields({ lettering }: { lettering: Lettering }) {
       <Check
         label="Draw the path's line"
         value={trail !== undefined}
-        onChange={(on) => (on ? put({}) : changeLettering(lettering.id, { trail: undefined }))}
+        onChange={(on) => (on ? put({}) : changeChosen(lettering.id, { trail: undefined }))}
       />
       {trail && (
         <>

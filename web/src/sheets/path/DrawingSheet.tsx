@@ -6,12 +6,14 @@ const STEPS: Record<Drawing['mode'], string[]> = {
     'Click for a point, press and drag to bend the line.',
     'Shift keeps it level, upright or at 45°.',
     'Click the first point to close it.',
-    'Enter or Esc ends the curve.',
+    'Backspace takes the last point back, Esc gives all of them up.',
+    'Enter ends the curve.',
   ],
   smooth: [
     'Click the places that the line is to go through.',
     'Click the first one to close it.',
-    'Enter or Esc ends the curve.',
+    'Backspace takes the last point back, Esc gives all of them up.',
+    'Enter ends the curve.',
   ],
   freehand: [
     'Press, draw, let go.',

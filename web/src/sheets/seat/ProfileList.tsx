@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import type { Lettering, Profile } from '../../core/document';
 import { endGesture } from '../../state/editor';
-import { changeLettering } from '../../state/values';
+import { changeChosen } from '../../state/values';
 import { useFaces } from '../../state/faces';
 import { Choice, Segments } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';
@@ -22,7 +22,7 @@ export function ProfileList({ lettering }: { lettering: Lettering }) {
   const face = useFaces().find((f) => f.id === lettering.face);
   const profiles = lettering.profiles ?? [];
   const put = (next: Profile[], merge = '') =>
-    changeLettering(lettering.id, { profiles: next }, merge);
+    changeChosen(lettering.id, { profiles: next }, merge);
   const change = (i: number, parts: Partial<Profile>, merge = '') =>
     put(
       profiles.map((p, k) => (k === i ? { ...p, ...parts } : p)),

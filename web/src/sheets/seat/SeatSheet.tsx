@@ -1,7 +1,7 @@
 import { BookOpenCheck } from 'lucide-react';
 import type { Fit, Lettering, Seat } from '../../core/document';
 import { applyEdit, useEditor } from '../../state/editor';
-import { changeLettering } from '../../state/values';
+import { changeChosen } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
@@ -14,7 +14,7 @@ export function SeatSheet({ lettering }: { lettering: Lettering }) {
   const closed = useEditor((s) => s.summary?.paths[lettering.path]?.closed ?? false);
   const { seat, id } = lettering;
   const put = (parts: Partial<Seat>, merge = '') =>
-    changeLettering(id, { seat: { ...seat, ...parts } }, merge);
+    changeChosen(id, { seat: { ...seat, ...parts } }, merge);
   const profiles = lettering.profiles?.length ?? 0;
   return (
     <>

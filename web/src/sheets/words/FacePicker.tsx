@@ -5,7 +5,7 @@ import { Check, ChevronDown, Trash2, Upload } from 'lucide-react';
 import { api, type Face } from '../../api/client';
 import type { Lettering } from '../../core/document';
 import { reopen, useEditor } from '../../state/editor';
-import { changeLettering } from '../../state/values';
+import { changeChosen } from '../../state/values';
 import { useFaces } from '../../state/faces';
 import { notify } from '../../state/notices';
 import { IconButton } from '../../ui/IconButton';
@@ -22,7 +22,7 @@ export function FacePicker({ lettering }: { lettering: Lettering }) {
   const input = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const choose = (f: Face) =>
-    changeLettering(lettering.id, { face: f.id, faceName: f.name, axes: {}, features: {} });
+    changeChosen(lettering.id, { face: f.id, faceName: f.name, axes: {}, features: {} });
 
   const upload = async (file: File) => {
     if (file.size > LARGEST) {

@@ -1,5 +1,5 @@
 import type { Lettering } from '../../core/document';
-import { changeLettering } from '../../state/values';
+import { changeChosen } from '../../state/values';
 
 /** On by themselves, until they are turned off (OpenType registered features). */
 const USUAL = new Set(['kern', 'liga', 'clig', 'calt']);
@@ -16,7 +16,7 @@ export function FeatureList({ lettering, features }: Props) {
     const next = { ...set };
     if (on === USUAL.has(tag)) delete next[tag];
     else next[tag] = on ? 1 : 0;
-    changeLettering(lettering.id, { features: next });
+    changeChosen(lettering.id, { features: next });
   };
   return (
     <ul>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Lettering } from '../../core/document';
-import { changeLettering } from '../../state/values';
+import { changeChosen } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
@@ -14,7 +14,7 @@ export function PhraseFields({ lettering }: { lettering: Lettering }) {
   const own = !MARKS.includes(phrases.separator);
   const [typing, setTyping] = useState(own);
   const put = (parts: Partial<typeof PLAIN>) =>
-    changeLettering(lettering.id, { phrases: { ...phrases, ...parts } }, `phrases.${lettering.id}`);
+    changeChosen(lettering.id, { phrases: { ...phrases, ...parts } }, `phrases.${lettering.id}`);
   return (
     <>
       <p className="mb-2 text-[12px] text-soft">

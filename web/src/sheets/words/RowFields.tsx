@@ -1,5 +1,5 @@
 import type { Lettering, Rows } from '../../core/document';
-import { changeLettering } from '../../state/values';
+import { changeChosen } from '../../state/values';
 import { Segments } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 
@@ -9,7 +9,7 @@ const ONE: Rows = { count: 1, kind: 'moved', step: 120, direction: 90, phrase: 1
 export function RowFields({ lettering }: { lettering: Lettering }) {
   const rows = lettering.rows ?? ONE;
   const put = (parts: Partial<Rows>) =>
-    changeLettering(lettering.id, { rows: { ...rows, ...parts } }, `rows.${lettering.id}`);
+    changeChosen(lettering.id, { rows: { ...rows, ...parts } }, `rows.${lettering.id}`);
   return (
     <>
       <NumberField

@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import type { Face } from '../../api/client';
 import type { LetterRule, Lettering, RuleBy } from '../../core/document';
-import { changeLettering } from '../../state/values';
+import { changeChosen } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice } from '../../ui/Choice';
 import { ColourField } from '../../ui/ColourField';
@@ -25,7 +25,7 @@ const COUNTED = new Set<RuleBy>(['words', 'phrases', 'letters', 'initials']);
 export function RuleList({ lettering, face }: { lettering: Lettering; face: Face | undefined }) {
   const rules = lettering.rules ?? [];
   const put = (next: LetterRule[], merge = '') =>
-    changeLettering(lettering.id, { rules: next }, merge);
+    changeChosen(lettering.id, { rules: next }, merge);
   const change = (i: number, parts: Partial<LetterRule>) =>
     put(
       rules.map((r, k) => (k === i ? { ...r, ...parts } : r)),

@@ -1,6 +1,6 @@
 import type { Lettering } from '../../core/document';
 import { endGesture } from '../../state/editor';
-import { changeLettering } from '../../state/values';
+import { changeChosen, changeLettering } from '../../state/values';
 import { useFaces } from '../../state/faces';
 import { Choice, Segments } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
@@ -61,7 +61,7 @@ export function WordsSheet({ lettering }: { lettering: Lettering }) {
             ]}
             onChange={(k) => {
               const chosen = face.instances[Number(k)];
-              if (k && chosen) changeLettering(id, { axes: chosen.axes });
+              if (k && chosen) changeChosen(id, { axes: chosen.axes });
             }}
           />
         )}
@@ -89,7 +89,7 @@ export function WordsSheet({ lettering }: { lettering: Lettering }) {
             { value: 'lower', label: 'all', detail: 'All small letters' },
             { value: 'title', label: 'First', detail: 'Every word with a capital' },
           ]}
-          onChange={(casing) => changeLettering(id, { casing })}
+          onChange={(casing) => changeChosen(id, { casing })}
         />
       </section>
       {face && face.features.length > 0 && (
@@ -111,7 +111,7 @@ export function WordsSheet({ lettering }: { lettering: Lettering }) {
               { value: 'oklch', label: 'OKLCH', detail: 'Even steps to the eye' },
               { value: 'srgb', label: 'sRGB', detail: 'As screens mix light' },
             ]}
-            onChange={(mix) => changeLettering(id, { mix })}
+            onChange={(mix) => changeChosen(id, { mix })}
           />
         )}
       </section>

@@ -1,6 +1,7 @@
 package rovingglyph.edit;
 
 import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -96,13 +97,26 @@ final class Letterings {
     return scene.withItem(l.with(s.pinned(s.side() == Seat.Side.RIGHT ? c.length() - rest : rest)));
   }
 
-  /** Takes an item away, a group with all in it; values that followed it stay where they begin. */
+  /**
+   * Takes the item {@code item}, or all of {@code items}, away, groups with all in them; values that
+   * followed one of them stay where they begin.
+   */
   static Scene deleteItem(Scene scene, JsonObject edit) {
-    String gone = edit.getString("item", "");
-    if (scene.item(gone) == null) {
-      throw new IllegalArgumentException("There is no such item any more");
+    JsonValue several = edit.get("items");
+    List<String> all = new ArrayList<>();
+    if (several != null && several.isArray()) {
+      several.asArray().forEach(v -> all.add(v.asString()));
+    } else {
+      all.add(edit.getString("item", ""));
     }
-    Scene out = scene.without(gone);
+    Scene out = scene;
+    for (String gone : all) {
+      if (scene.item(gone) == null) {
+        throw new IllegalArgumentException("There is no such item any more");
+      }
+      // One that stood in a group that is gone already is gone with it.
+      out = out.item(gone) == null ? out : out.without(gone);
+    }
     for (Lettering l : out.letterings()) {
       Lettering free = l;
       for (Map.Entry<Channel, Movable> e : l.values().entrySet()) {

@@ -3,12 +3,15 @@ package rovingglyph.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.net.HttpURLConnection;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
+import java.net.URL;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.PosixFilePermission;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -104,6 +107,48 @@ class StartTest {
     assertThat(run("stop").waitFor()).isZero();
     assertThat(one.waitFor(20, TimeUnit.SECONDS) && other.waitFor(20, TimeUnit.SECONDS)).isTrue();
     assertThat(Math.max(one.exitValue(), other.exitValue())).isZero();
+  }
+
+  @Test
+  void aPidFileWithSomebodyElsesNumberIsNeitherBelievedNorObeyed() throws Exception {
+    Process somebody = new ProcessBuilder("sleep", "300").start();
+    Path file = checkout.resolve(".roving/server.pid");
+    try {
+      Files.writeString(file, somebody.pid() + "\n");
+      assertThat(run("stop").waitFor()).isZero();
+      assertThat(somebody.isAlive()).isTrue();
+      Files.writeString(file, somebody.pid() + "\n");
+      Process start = run("start");
+      awaitSaid("is ready at http://127.0.0.1:" + port + "/");
+      assertThat(said()).doesNotContain("already running");
+      assertThat(Files.getPosixFilePermissions(checkout.resolve(".roving/server.log")))
+          .containsOnly(PosixFilePermission.OWNER_READ, PosixFilePermission.OWNER_WRITE);
+      killDatabase();
+      awaitSaid("starting it again");
+      awaitAnswer();
+      run("stop").waitFor();
+      assertThat(start.waitFor(20, TimeUnit.SECONDS)).isTrue();
+      assertThat(somebody.isAlive()).isTrue();
+    } finally {
+      somebody.destroyForcibly();
+    }
+  }
+
+  private void killDatabase() throws Exception {
+    String pid = Files.readAllLines(data.resolve("db/postmaster.pid")).get(0);
+    assertThat(new ProcessBuilder("kill", "-9", pid).start().waitFor()).isZero();
+  }
+
+  private void awaitAnswer() throws Exception {
+    URL projects = new URL("http://127.0.0.1:" + port + "/api/projects");
+    for (int i = 0; i < 300; i++) {
+      HttpURLConnection c = (HttpURLConnection) projects.openConnection();
+      if (c.getResponseCode() == 200) {
+        return;
+      }
+      Thread.sleep(100);
+    }
+    throw new AssertionError("the server did not come back");
   }
 
   @Test

@@ -68,13 +68,24 @@ final class Ink {
     }
   }
 
-  /** All outlines where they stand, as path data. */
-  String data() {
-    StringBuilder out = new StringBuilder();
+  /** All outlines in em, from the cluster's origin. */
+  List<SubPath> inEm() {
+    List<SubPath> out = new ArrayList<>();
     for (int g = 0; g < letter.cluster().glyphs().size(); g++) {
-      out.append(Outline.of(subPaths(g)).data());
+      Shape s = shape(g);
+      Affine map = Affine.translate(s.dx - place.back(), s.dy);
+      s.outline.subPaths().forEach(p -> out.add(mapped(p, map)));
     }
-    return out.toString();
+    return out;
+  }
+
+  /** All outlines of a bent letter where it stands. */
+  List<double[]> polygons() {
+    List<double[]> out = new ArrayList<>();
+    for (int g = 0; g < letter.cluster().glyphs().size(); g++) {
+      out.addAll(bent(g));
+    }
+    return out;
   }
 
   private static void paint(Frame frame, SubPath p) {

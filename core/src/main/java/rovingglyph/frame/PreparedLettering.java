@@ -6,6 +6,8 @@ import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.SubPath;
+import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Seat;
@@ -72,6 +74,11 @@ public record PreparedLettering(
     return out;
   }
 
+  /** The placement of one letter of a row with the rotation about the centre applied. */
+  public Placement placement(Seating row, int letter) {
+    return turned(row, row.place(letter));
+  }
+
   /** The placements of the first row. */
   public List<Placement> placements(SeatValues v) {
     return placements(seating(v));
@@ -121,15 +128,20 @@ public record PreparedLettering(
         || row.letters().stream().anyMatch(l -> !l.axes().isEmpty());
   }
 
+  /** The outlines of a rigid letter as its axes have them now, in em from its cluster's origin. */
+  public List<SubPath> outlines(Seating row, int letter) {
+    return ink(row, row.place(letter)).inEm();
+  }
+
   /**
-   * The outlines of a letter in scene pixels, as path data.
+   * The closed polygons of a bent letter in scene pixels, x and y by turns.
    *
-   * @param turned whether the rotation is applied to the placement, and to be in the outlines
+   * @param turned whether the rotation is applied to the placement, and to be in the polygons
    */
-  public String shape(Seating row, Placement p, boolean turned) {
+  public List<double[]> polygons(Seating row, Placement p, boolean turned) {
     return turned
-        ? ink(row, p).data()
-        : new Ink(row, p, Affine.IDENTITY, lettering.seat().method()).data();
+        ? ink(row, p).polygons()
+        : new Ink(row, p, Affine.IDENTITY, lettering.seat().method()).polygons();
   }
 
   void paint(Frame frame, double time) {
@@ -159,9 +171,16 @@ public record PreparedLettering(
 
   /** The line under a row as path data, empty where there is none; with its rotation if asked. */
   public String trail(Seating row, boolean turned) {
-    Trail trail = lettering.showing().trail();
     Affine turn = turned ? turn(row.values()) : Affine.IDENTITY;
-    return trail == null ? "" : TrailLine.data(trail, row, turn);
+    return SvgPath.write(TrailLine.pieces(lettering.showing().trail(), row, turn), 2);
+  }
+
+  /**
+   * From where to where along its track the line under a row goes, px: before it is cut to the
+   * track or brought round. From is not less than to where there is none.
+   */
+  public double[] trailSpan(Seating row) {
+    return TrailLine.span(lettering.showing().trail(), row);
   }
 
   /**

@@ -66,8 +66,8 @@ public final class Seats {
     return guide.mapped(Affine.translate(by.x(), by.y()));
   }
 
-  /** How far a row is moved as a whole. */
-  private Point moved(int i) {
+  /** How far a row is moved as a whole, px. */
+  public Point moved(int i) {
     Typesetting.Rows rows = lettering.setting().rows();
     if (rows.kind() == Typesetting.Rows.Kind.PARALLEL) {
       return Point.ORIGIN;

@@ -5,7 +5,6 @@ import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Segment;
-import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Trail;
 import rovingglyph.seat.SeatValues;
@@ -17,15 +16,11 @@ final class TrailLine {
 
   /** None, one, or two where the trail goes over the join of a closed path. */
   static List<Contour> pieces(Trail trail, Seating row, Affine turn) {
-    SeatValues v = row.values();
     Contour c = row.contour();
     double length = c.length();
-    double from = v.get(Channel.TRAIL_FROM) / 100 * length;
-    double to = v.get(Channel.TRAIL_TO) / 100 * length;
-    if (trail.with()) {
-      from = row.tail() - trail.lag();
-      to = row.head() + trail.lead();
-    }
+    double[] span = span(trail, row);
+    double from = span[0];
+    double to = span[1];
     List<Contour> out = new ArrayList<>();
     if (to <= from || length <= 0) {
       return out;
@@ -41,6 +36,18 @@ final class TrailLine {
       add(out, c, 0, end - length);
     }
     return turn == Affine.IDENTITY ? out : out.stream().map(p -> p.mapped(turn)).toList();
+  }
+
+  /** Where it begins and ends along the track, not cut to it. */
+  static double[] span(Trail trail, Seating row) {
+    if (trail.with()) {
+      return new double[] {row.tail() - trail.lag(), row.head() + trail.lead()};
+    }
+    SeatValues v = row.values();
+    double share = row.contour().length() / 100;
+    return new double[] {
+      v.get(Channel.TRAIL_FROM) * share, v.get(Channel.TRAIL_TO) * share
+    };
   }
 
   private static void add(List<Contour> out, Contour c, double from, double to) {
@@ -68,9 +75,5 @@ final class TrailLine {
       }
     }
     frame.endOwn();
-  }
-
-  static String data(Trail trail, Seating row, Affine turn) {
-    return SvgPath.write(pieces(trail, row, turn), 2);
   }
 }

@@ -94,7 +94,7 @@ public final class Handles {
    */
   public PuckValues drag(Point to, boolean across) {
     Seat.Side side = lettering.lettering().seat().side();
-    double offset = nearestLap(distanceAt(to) - seating.rest(), v.pathOffset());
+    double offset = nearestLap(seating.travel(seating.rest(), distanceAt(to)), v.pathOffset());
     if (!across) {
       return new PuckValues(offset, v.baselineShift(), side);
     }
@@ -104,7 +104,7 @@ public final class Handles {
     }
     Seat.Side other = side == Seat.Side.LEFT ? Seat.Side.RIGHT : Seat.Side.LEFT;
     // Read backwards, the start margin is at the other end of the contour.
-    double mirrored = contour.length() - distanceAt(to) - seating.rest();
+    double mirrored = seating.travel(seating.rest(), contour.length() - distanceAt(to));
     return new PuckValues(nearestLap(mirrored, v.pathOffset()), 0, other);
   }
 

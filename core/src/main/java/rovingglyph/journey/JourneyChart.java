@@ -41,7 +41,7 @@ public final class JourneyChart {
       out[at] = t;
       if (channel == Channel.PATH_OFFSET && l != null) {
         Seating s = still == null ? l.seating(l.values(t)) : still.with(l.values(t));
-        out[at + 1] = s.anchor();
+        out[at + 1] = s.travelled();
         out[at + 2] = s.tail();
         out[at + 3] = s.head();
       } else {
@@ -59,7 +59,7 @@ public final class JourneyChart {
   public static double line(PreparedScene scene, Mover item, Channel channel, double time) {
     PreparedLettering l = scene.letterings().get(item.id());
     if (channel == Channel.PATH_OFFSET && l != null) {
-      return l.seating(l.values(time)).anchor();
+      return l.seating(l.values(time)).travelled();
     }
     return Timeline.value(item.movable(channel), time);
   }

@@ -33,7 +33,7 @@ public final class SideSwitch {
             .with(Channel.END_MARGIN, now.movable(Channel.START_MARGIN));
     Seating after = l.as(other, time);
     double there = (after.tail() + after.head()) / 2;
-    double by = length - middle - there;
+    double by = after.travel(there, length - middle);
     if (after.track().round() && length > 0) {
       by -= length * Math.rint(by / length);
     }

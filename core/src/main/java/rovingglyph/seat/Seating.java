@@ -119,13 +119,32 @@ public final class Seating {
     return room.ruler().distance(room.from() + room.length() * anchorShare());
   }
 
-  /** Distance of the text's anchor: the resting point moved by the path offset. */
+  /**
+   * Distance of the text's anchor: the resting point moved by the path offset, which is measured
+   * where letters keep their distances, so that a steady offset moves the run steadily.
+   */
   public double anchor() {
+    return room.ruler().distance(measuredAnchor());
+  }
+
+  private double measuredAnchor() {
+    double offset = v.pathOffset() + phase;
+    return room.ruler().measure(rest()) + offset * room.ruler().stretch();
+  }
+
+  /** Where the anchor would be if the offset were measured on the path itself: what a chart shows. */
+  public double travelled() {
     return rest() + v.pathOffset() + phase;
   }
 
+  /** The change of the path offset that brings the anchor from one distance to another, px. */
+  public double travel(double from, double to) {
+    Ruler r = room.ruler();
+    return (r.measure(to) - r.measure(from)) / r.stretch();
+  }
+
   private double measuredTail() {
-    return room.ruler().measure(anchor()) - room.extent() * anchorShare();
+    return measuredAnchor() - room.extent() * anchorShare();
   }
 
   /** Distance at which the text begins. */
@@ -260,18 +279,20 @@ public final class Seating {
     if (middles == null) {
       lay();
     }
-    double d = room.ruler().distance(measuredTail() + shifted + middles[i]);
-    return d + looks.slip(i);
+    return room.ruler().distance(measuredTail() + shifted + middles[i] + slip(i));
+  }
+
+  /** How far a lagging letter is from where the others' values put it, on the ruler. */
+  private double slip(int i) {
+    return looks.slip(i) * room.ruler().stretch();
   }
 
   /** The places of a track under one letter that is bent. */
   public final class Under {
     private final double middle;
-    private final double slip;
 
     private Under(int i) {
-      middle = measuredTail() + shifted + middles[i];
-      slip = looks.slip(i);
+      middle = measuredTail() + shifted + middles[i] + slip(i);
     }
 
     /**
@@ -279,7 +300,7 @@ public final class Seating {
      * tangent, x, y, x, y.
      */
     public void at(double x, double[] out) {
-      track.quickly(room.ruler().distance(middle + x) + slip, out);
+      track.quickly(room.ruler().distance(middle + x), out);
     }
   }
 

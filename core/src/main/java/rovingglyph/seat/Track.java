@@ -1,7 +1,12 @@
 package rovingglyph.seat;
 
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.geometry.Arc;
 import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Segment;
 import rovingglyph.scene.Seat;
 
 /**
@@ -13,13 +18,15 @@ public final class Track {
   public record Spot(Point point, Point tangent, boolean on) {}
 
   /** Bends are sampled this far apart, px, within the limits of a count. */
-  private static final double STEP = 4;
+  static final double STEP = 4;
+
+  private static final int MOST_STEPS = 8000;
 
   private final Contour contour;
   private final Point centre;
   private final Seat.EndRule ends;
   private final boolean round;
-  private double[] bends;
+  private Bends bends;
   private Ruler ruler;
   private Stations stations;
 
@@ -130,20 +137,46 @@ public final class Track {
   /** The ruler for a height over the baseline in px; 0 measures the contour itself. */
   Ruler ruler(double height) {
     if (ruler == null || ruler.height() != height) {
-      ruler = height == 0 ? new Ruler(this) : new Ruler(this, bends(), height);
+      ruler = height == 0 || length() <= 0 ? new Ruler(this) : new Ruler(this, bends(), height);
     }
     return ruler;
   }
 
-  /** Curvatures at the middles of equal steps. */
-  private double[] bends() {
+  /**
+   * The curvature of a contour in steps.
+   *
+   * @param at distances at which the steps begin, and the length
+   * @param curvature of each, that of its middle
+   */
+  record Bends(double[] at, double[] curvature) {}
+
+  private Bends bends() {
     if (bends == null) {
-      int n = (int) Math.min(4000, Math.max(64, Math.ceil(length() / STEP)));
-      bends = new double[n];
-      for (int i = 0; i < n; i++) {
-        bends[i] = contour.at(length() * (i + 0.5) / n).curvature();
+      List<Segment> segments = contour.segments();
+      int most = Math.max(1, MOST_STEPS / segments.size());
+      List<Double> at = new ArrayList<>();
+      List<Double> curvature = new ArrayList<>();
+      for (int i = 0; i < segments.size(); i++) {
+        double from = contour.startOf(i);
+        double to = i + 1 < segments.size() ? contour.startOf(i + 1) : length();
+        boolean even = segments.get(i) instanceof Line || isRound(segments.get(i));
+        int n = even ? 1 : (int) Math.min(most, Math.max(8, Math.ceil((to - from) / STEP)));
+        for (int k = 0; k < n && to > from; k++) {
+          at.add(from + (to - from) * k / n);
+          curvature.add(contour.at(from + (to - from) * (k + 0.5) / n).curvature());
+        }
       }
+      at.add(length());
+      bends = new Bends(array(at), array(curvature));
     }
     return bends;
+  }
+
+  private static boolean isRound(Segment s) {
+    return s instanceof Arc a && Math.abs(a.rx() - a.ry()) < 1e-9 * a.rx();
+  }
+
+  private static double[] array(List<Double> values) {
+    return values.stream().mapToDouble(Double::doubleValue).toArray();
   }
 }

@@ -19,12 +19,17 @@ final class CssMotion {
     this.scene = scene;
   }
 
-  /** The {@code @keyframes} rule; {@code declare} gives the declaration for a value. */
-  String keyframes(String name, Movable m, DoubleFunction<String> declare) {
+  /**
+   * The {@code @keyframes} rule.
+   *
+   * @param tolerance of straight lines where CSS has no word for the motion, in the value's unit
+   * @param declare gives the declaration for a value
+   */
+  String keyframes(String name, Movable m, double tolerance, DoubleFunction<String> declare) {
     StringBuilder out = new StringBuilder("@keyframes ").append(name).append('{');
     double end = scene.length();
     if (!inCss(m)) {
-      sampled(out, m, 0, declare);
+      sampled(out, m, 0, tolerance, declare);
       stop(out, 1, declare.apply(Timeline.value(m, end)), null);
       return out.append("}\n").toString();
     }
@@ -41,7 +46,7 @@ final class CssMotion {
         easing = easing.isCurve() ? CubicBezier.upTo(easing, part) : null;
       }
       if (easing == null) {
-        sampled(out, m, a.time(), declare);
+        sampled(out, m, a.time(), tolerance, declare);
       } else {
         stop(out, a.time() / end, declare.apply(a.value()), b == null ? null : easing);
       }
@@ -63,11 +68,22 @@ final class CssMotion {
                         || e.kind() == Easing.Kind.LIST);
   }
 
-  /** Frame by frame to the end of the scene, for a part that has no easing function of its own. */
-  private void sampled(StringBuilder out, Movable m, double from, DoubleFunction<String> declare) {
-    for (long f = scene.rate().frameAt(from); scene.rate().timeOf(f) < scene.length(); f++) {
-      double t = scene.rate().timeOf(f);
-      stop(out, t / scene.length(), declare.apply(Timeline.value(m, t)), Easing.STEADY);
+  /** Straight lines to the end of the scene, for a part that has no easing function of its own. */
+  private void sampled(
+      StringBuilder out, Movable m, double from, double tolerance, DoubleFunction<String> declare) {
+    double length = scene.length() - from;
+    Track track =
+        Samples.of(
+            t -> new double[] {Timeline.value(m, from + t)},
+            (a, b) -> Math.abs(a[0] - b[0]),
+            tolerance,
+            length,
+            1 / scene.rate().perSecond());
+    for (int i : track.stops(tolerance * 0.6)) {
+      double share = (from + track.times()[i]) / scene.length();
+      if (share < 1) {
+        stop(out, share, declare.apply(track.states()[i][0]), Easing.STEADY);
+      }
     }
   }
 

@@ -134,7 +134,10 @@ final class DrivenLetters {
         style.append("{syntax:\"<number>\";inherits:true;initial-value:0}\n");
         style.append(
             motion.keyframes(
-                property.substring(2), m, v -> property + ":" + Decimal.text(c.clamp(v), 5)));
+                property.substring(2),
+                m,
+                c == Channel.SIZE ? 0.01 : 0.05,
+                v -> property + ":" + Decimal.text(c.clamp(v), 5)));
         animations.add(property.substring(2));
       }
     }

@@ -69,6 +69,8 @@ class FirefoxTest {
   private static String page(PreparedScene scene) {
     String svg = AnimatedSvg.write(scene);
     StringBuilder all = new StringBuilder("<!doctype html><meta charset='utf-8'>");
+    // The file has no size of its own: it takes that of its place.
+    all.append("<style>svg{width:" + WIDTH + "px;height:" + HEIGHT + "px}</style>");
     all.append("<body style='margin:0;width:" + 5 * WIDTH + "px;font-size:0;line-height:0'>");
     StringBuilder times = new StringBuilder();
     for (int i = 0; i < TIMES; i++) {

@@ -73,7 +73,7 @@ class EasingController {
       produces = MediaType.APPLICATION_JSON_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   String keep(@PathVariable UUID project, @Holds(NewEasing.class) @RequestBody JsonBody body) {
-    projects.get(project);
+    projects.require(project);
     JsonValue value;
     try {
       value = body.value();

@@ -70,7 +70,7 @@ class ProjectController {
   @PostMapping("/{id}/scenes")
   @ResponseStatus(HttpStatus.CREATED)
   SceneStore.Kept createScene(@PathVariable UUID id, @Holds(NewName.class) @RequestBody JsonBody body) {
-    projects.get(id);
+    projects.require(id);
     return scenes.create(id, EmptyScene.document(NewName.of(body).checked()));
   }
 }

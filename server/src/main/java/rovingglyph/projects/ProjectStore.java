@@ -46,10 +46,27 @@ public class ProjectStore {
   }
 
   public Project get(UUID id) {
-    return list().stream()
-        .filter(p -> p.id().equals(id))
-        .findFirst()
-        .orElseThrow(() -> RefusedException.notFound("project"));
+    Row p =
+        jdbc.sql(
+                "select id, name, created_at, deleted_at is not null as deleted"
+                    + " from project where id = ?")
+            .param(id)
+            .query(Row.class)
+            .optional()
+            .orElseThrow(() -> RefusedException.notFound("project"));
+    return new Project(p.id(), p.name(), p.createdAt(), p.deleted(), scenes.ofProject(id));
+  }
+
+  /** Refuses what would be done to a project that is not there. */
+  public void require(UUID id) {
+    boolean there =
+        jdbc.sql("select exists (select 1 from project where id = ?)")
+            .param(id)
+            .query(Boolean.class)
+            .single();
+    if (!there) {
+      throw RefusedException.notFound("project");
+    }
   }
 
   /** A project with these scenes, in order. */
@@ -68,13 +85,8 @@ public class ProjectStore {
 
   @Transactional
   public Project duplicate(UUID id) {
-    Project p = get(id);
-    List<String> documents =
-        p.scenes().stream()
-            .filter(s -> !s.deleted())
-            .map(s -> scenes.get(s.id()).document())
-            .toList();
-    Project copy = create(NewName.copyOf(p.name()), documents);
+    Project copy = create(NewName.copyOf(get(id).name()), List.of());
+    scenes.copyAll(id, copy.id());
     jdbc.sql(
             "insert into curve (id, project_id, name, path)"
                 + " select gen_random_uuid(), ?, name, path from curve where project_id = ?"
@@ -92,7 +104,7 @@ public class ProjectStore {
                 + " select ?, typeface_id from project_typeface where project_id = ?")
         .params(copy.id(), id)
         .update();
-    return copy;
+    return get(copy.id());
   }
 
   public Project setDeleted(UUID id, boolean deleted) {

@@ -27,6 +27,9 @@ public class SceneStore {
   public record Entry(
       UUID id, UUID projectId, String name, long revision, Instant savedAt, boolean deleted) {}
 
+  /** Scenes of one project at most, deleted ones aside. */
+  private static final int MOST = 500;
+
   private final JdbcClient jdbc;
 
   public SceneStore(JdbcClient jdbc) {
@@ -40,6 +43,34 @@ public class SceneStore {
             from scene order by place""")
         .query(Entry.class)
         .list();
+  }
+
+  /** The scenes of one project, in order. */
+  List<Entry> ofProject(UUID project) {
+    return jdbc.sql(
+            """
+            select id, project_id, name, revision, saved_at, deleted_at is not null as deleted
+            from scene where project_id = ? order by place""")
+        .param(project)
+        .query(Entry.class)
+        .list();
+  }
+
+  /** Copies the scenes of one project that are not deleted into another, without their history. */
+  void copyAll(UUID from, UUID to) {
+    jdbc.sql(
+            """
+            insert into scene (id, project_id, name, document, revision)
+            select gen_random_uuid(), ?, name, document, 1 from scene
+            where project_id = ? and deleted_at is null order by place""")
+        .params(to, from)
+        .update();
+    jdbc.sql(
+            """
+            insert into scene_revision (scene_id, revision, document)
+            select id, revision, document from scene where project_id = ?""")
+        .param(to)
+        .update();
   }
 
   public Kept get(UUID id) {
@@ -61,6 +92,15 @@ public class SceneStore {
   @Transactional
   public Kept create(UUID projectId, String document) {
     String name = SceneCodec.read(document).name();
+    long now =
+        jdbc.sql("select count(*) from scene where project_id = ? and deleted_at is null")
+            .param(projectId)
+            .query(Long.class)
+            .single();
+    if (now >= MOST) {
+      throw RefusedException.bad(
+          "A project holds at most " + MOST + " scenes; delete some, or make another project");
+    }
     UUID id = UUID.randomUUID();
     jdbc.sql(
             "insert into scene (id, project_id, name, document, revision)"

@@ -52,7 +52,7 @@ class CurveController {
   @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
   Curve keep(@PathVariable UUID project, @RequestBody JsonBody body) {
-    projects.get(project);
+    projects.require(project);
     GuidePath path = read(body);
     if (list(project).size() >= MOST) {
       throw RefusedException.bad("A project keeps at most " + MOST + " curves; delete some first");

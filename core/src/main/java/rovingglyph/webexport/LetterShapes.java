@@ -1,0 +1,124 @@
+package rovingglyph.webexport;
+
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.geometry.Arc;
+import rovingglyph.geometry.Cubic;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Quadratic;
+import rovingglyph.geometry.Segment;
+import rovingglyph.geometry.SubPath;
+
+/**
+ * Outlines as plain numbers, and numbers as path data in whole units: what changes its shape is
+ * interpolated number by number, and packs well.
+ */
+final class LetterShapes {
+  private static final double MOVE = 1e30;
+  private static final double LINE = 2e30;
+  private static final double QUADRATIC = 3e30;
+  private static final double CUBIC = 4e30;
+
+  private LetterShapes() {}
+
+  /** Marks of the commands between the coordinates; those of like outlines are the same. */
+  static double[] numbers(List<SubPath> outlines) {
+    List<Double> out = new ArrayList<>();
+    for (SubPath p : outlines) {
+      put(out, MOVE, p.segments().get(0).start());
+      p.segments().forEach(s -> put(out, s));
+    }
+    return out.stream().mapToDouble(Double::doubleValue).toArray();
+  }
+
+  static double[] polygons(List<double[]> polygons) {
+    List<Double> out = new ArrayList<>();
+    for (double[] p : polygons) {
+      for (int i = 0; i < p.length; i += 2) {
+        put(out, i == 0 ? MOVE : LINE, new Point(p[i], p[i + 1]));
+      }
+    }
+    return out.stream().mapToDouble(Double::doubleValue).toArray();
+  }
+
+  private static void put(List<Double> out, Segment s) {
+    if (s instanceof Quadratic q) {
+      put(out, QUADRATIC, q.p1(), q.end());
+    } else if (s instanceof Cubic c) {
+      put(out, CUBIC, c.p1(), c.p2(), c.end());
+    } else if (s instanceof Arc a) {
+      a.cubics().forEach(c -> put(out, c));
+    } else {
+      put(out, LINE, s.end());
+    }
+  }
+
+  private static void put(List<Double> out, double command, Point... points) {
+    out.add(command);
+    for (Point p : points) {
+      out.add(p.x());
+      out.add(p.y());
+    }
+  }
+
+  /** The greatest difference of a coordinate; infinite for outlines that are not made alike. */
+  static double distance(double[] a, double[] b) {
+    if (a.length != b.length) {
+      return Double.POSITIVE_INFINITY;
+    }
+    double worst = 0;
+    for (int i = 0; i < a.length; i++) {
+      double d = Math.abs(a[i] - b[i]);
+      worst = d > worst ? d : worst;
+    }
+    return worst >= MOVE / 2 ? Double.POSITIVE_INFINITY : worst;
+  }
+
+  /**
+   * As path data with relative steps in whole units; what rounding takes from one step the next one
+   * gives back.
+   *
+   * @param units per px or em of the numbers
+   */
+  static String data(double[] numbers, double units) {
+    StringBuilder out = new StringBuilder();
+    long x = 0;
+    long y = 0;
+    long startX = 0;
+    long startY = 0;
+    String last = "";
+    for (int i = 0; i < numbers.length; ) {
+      double command = numbers[i++];
+      int points = command == CUBIC ? 3 : command == QUADRATIC ? 2 : 1;
+      boolean moves = command == MOVE;
+      if (moves && out.length() > 0) {
+        out.append('z');
+        x = startX;
+        y = startY;
+      }
+      String word = moves ? "m" : command == LINE ? "l" : command == QUADRATIC ? "q" : "c";
+      out.append(word.equals(last) ? "" : word);
+      boolean first = !word.equals(last);
+      long baseX = x;
+      long baseY = y;
+      for (int k = 0; k < points; k++, i += 2) {
+        x = Math.round(numbers[i] * units);
+        y = Math.round(numbers[i + 1] * units);
+        number(out, x - baseX, first);
+        number(out, y - baseY, false);
+        first = false;
+      }
+      if (moves) {
+        startX = x;
+        startY = y;
+      }
+      last = word;
+    }
+    return out.append(out.length() > 0 ? "z" : "").toString();
+  }
+
+  /** A sign is separation enough. */
+  private static void number(StringBuilder out, long value, boolean first) {
+    out.append(first || value < 0 ? "" : " ").append(value);
+  }
+}

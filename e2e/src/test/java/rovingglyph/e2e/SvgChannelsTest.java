@@ -1,0 +1,214 @@
+package rovingglyph.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.FramePainter;
+import rovingglyph.scene.Lettering;
+import rovingglyph.shaping.FaceCatalogue;
+import rovingglyph.shaping.Shaper;
+import rovingglyph.webexport.AnimatedSvg;
+
+/**
+ * The animated SVG against the render with every value that can move, alone and in pairs, each in
+ * every way that values move, at times of frames and between them.
+ */
+class SvgChannelsTest {
+  private static final int WIDTH = 640;
+  private static final int HEIGHT = 400;
+  private static final double LENGTH = 2;
+  private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
+  private static final int PAIRS = Integer.getInteger("roving.svgPairs", 40);
+
+  /** From and to of each value, in its unit. */
+  private static Map<String, String[]> channels() {
+    Map<String, String[]> out = new LinkedHashMap<>();
+    out.put("seat.pathOffset", new String[] {"-60", "140"});
+    out.put("seat.startMargin", new String[] {"0", "90"});
+    out.put("seat.endMargin", new String[] {"0", "120"});
+    out.put("seat.baselineShift", new String[] {"-25", "30"});
+    out.put("size", new String[] {"36", "62"});
+    out.put("opacity", new String[] {"20", "100"});
+    out.put("rotation", new String[] {"-20", "35"});
+    out.put("tracking", new String[] {"0", "0.5"});
+    out.put("wordSpacing", new String[] {"0", "0.8"});
+    out.put("letterTurn", new String[] {"-30", "60"});
+    out.put("fixedAngle", new String[] {"-40", "40"});
+    out.put("revealFrom", new String[] {"0", "60"});
+    out.put("revealTo", new String[] {"0", "100"});
+    out.put("sweepFrom", new String[] {"0", "180"});
+    out.put("sweepTo", new String[] {"40", "360"});
+    out.put("trailFrom", new String[] {"0", "50"});
+    out.put("trailTo", new String[] {"10", "100"});
+    out.put("fill", new String[] {"\"#C4472D\"", "\"#2F6F7E\""});
+    out.put("axes.wght", new String[] {"200", "800"});
+    return out;
+  }
+
+  private static String keyed(String[] v, String easing) {
+    return "{\"still\":%s,\"keyframes\":[{\"time\":0.2,\"value\":%s,\"easing\":%s},{\"time\":1.55,\"value\":%s}]}"
+        .formatted(v[0], v[0], easing, v[1]);
+  }
+
+  /** Every way of moving that a value has. */
+  private static List<String> ways(String name, String[] v) {
+    List<String> out = new ArrayList<>();
+    for (String easing : List.of("\"steady\"", "\"gentle-both\"", "\"hold\"", "{\"steps\":[4]}", "{\"bounce\":[2]}", "{\"spring\":[90,6,1]}")) {
+      out.add(keyed(v, easing));
+    }
+    if (!name.equals("fill")) {
+      double a = Double.parseDouble(v[0]);
+      double b = Double.parseDouble(v[1]);
+      String mid = Double.toString((a + b) / 2);
+      for (String shape : List.of("sine", "triangle", "noise")) {
+        out.add(
+            "{\"still\":%s,\"sway\":{\"amplitude\":%s,\"period\":0.8,\"shape\":\"%s\"}}"
+                .formatted(mid, Double.toString((b - a) / 2), shape));
+      }
+      out.add("{\"still\":%s,\"cruise\":{\"amount\":%s}}".formatted(v[0], Double.toString((b - a) / 2)));
+      out.add(
+          "{\"still\":%s,\"sway\":{\"amplitude\":%s,\"period\":1},\"stagger\":{\"delay\":0.04}}"
+              .formatted(mid, Double.toString((b - a) / 2)));
+    }
+    out.add(keyed(v, "\"gentle-stop\"").replaceFirst("\\}$", ",\"stagger\":{\"delay\":0.03,\"order\":\"middle\"}}"));
+    return out;
+  }
+
+  private static String document(Map<String, String> moving, String seat, String more) {
+    Map<String, String> own = new LinkedHashMap<>();
+    own.put("size", "48");
+    own.put("fill", "\"#1F2B37\"");
+    StringBuilder inSeat = new StringBuilder(seat);
+    StringBuilder axes = new StringBuilder();
+    moving.forEach(
+        (name, value) -> {
+          if (name.startsWith("seat.")) {
+            inSeat.append(inSeat.length() > 0 ? "," : "").append("\"" + name.substring(5) + "\":" + value);
+          } else if (name.startsWith("axes.")) {
+            axes.append("\"" + name.substring(5) + "\":" + value);
+          } else {
+            own.put(name, value);
+          }
+        });
+    if (moving.keySet().stream().anyMatch(n -> n.startsWith("reveal"))) {
+      own.put("reveal", "{\"soft\":20,\"rise\":10,\"turn\":30,\"scale\":60}");
+    }
+    if (moving.keySet().stream().anyMatch(n -> n.startsWith("sweep"))) {
+      own.put("sweep", "{\"soft\":30}");
+    }
+    if (moving.keySet().stream().anyMatch(n -> n.startsWith("trail"))) {
+      own.put("trail", "{\"colour\":\"#C4472D\",\"width\":6,\"cap\":\"round\"}");
+    }
+    StringBuilder fields = new StringBuilder();
+    own.forEach((n, v) -> fields.append(",\"" + n + "\":" + v));
+    return """
+        {"format":"roving-glyph-scene","version":1,"width":%d,"height":%d,"rate":"25","length":%s,"background":"#FFFFFF",
+         "paths":[{"id":"p","kind":"drawn","points":[{"x":60,"y":300,"out":[120,-260]},{"x":420,"y":190,"in":[-110,120],"out":[80,-90]},{"x":600,"y":260,"in":[-60,-90]}]}],
+         "letterings":[{"id":"l","text":"kites up high","path":"p","face":"bricolage-grotesque","axes":{%s},"seat":{%s}%s%s}]}"""
+        .formatted(WIDTH, HEIGHT, LENGTH, axes, inSeat, fields, more);
+  }
+
+  /** Ways of sitting that change how the SVG is written. */
+  private static final List<String> SEATS =
+      List.of(
+          "",
+          "\"align\":\"middle\",\"evenSpacing\":true",
+          "\"orientation\":\"upright\"",
+          "\"orientation\":\"fixed\"",
+          "\"method\":\"bent\"",
+          "\"fit\":\"spread\"",
+          "\"ends\":\"cut\"",
+          "\"ends\":\"wrap\"");
+
+  @Test
+  void everyValueMovesAsInTheRender() throws IOException {
+    List<String> wrong = new ArrayList<>();
+    int tried = 0;
+    try (Page page = Browser.context(WIDTH, HEIGHT).newPage()) {
+      for (var c : channels().entrySet()) {
+        List<String> ways = ways(c.getKey(), c.getValue());
+        for (int w = 0; w < ways.size(); w++) {
+          String seat = SEATS.get((tried + w) % SEATS.size());
+          compare(page, Map.of(c.getKey(), ways.get(w)), seat, tried++, wrong);
+        }
+      }
+      Random random = new Random(7);
+      List<String> names = new ArrayList<>(channels().keySet());
+      for (int i = 0; i < PAIRS; i++) {
+        Map<String, String> two = new LinkedHashMap<>();
+        while (two.size() < 2) {
+          String name = names.get(random.nextInt(names.size()));
+          List<String> ways = ways(name, channels().get(name));
+          two.put(name, ways.get(random.nextInt(ways.size())));
+        }
+        compare(page, two, SEATS.get(random.nextInt(SEATS.size())), tried++, wrong);
+      }
+      page.context().close();
+    }
+    System.out.println("SVG: " + tried + " scenes compared with the render");
+    assertThat(wrong).isEmpty();
+  }
+
+  @Test
+  void noValueOfALetteringIsForgottenHere() {
+    long named =
+        channels().keySet().stream().filter(n -> !n.startsWith("axes.")).count();
+    assertThat(named).isEqualTo(Lettering.SEAT.size() + Lettering.OWN.size());
+  }
+
+  private static void compare(
+      Page page, Map<String, String> moving, String seat, int number, List<String> wrong)
+      throws IOException {
+    PreparedScene scene =
+        Preparation.prepare(SceneCodec.read(document(moving, seat, "")), SHAPER);
+    page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
+    FramePainter painter = new FramePainter(scene);
+    Random random = new Random(number);
+    for (int i = 0; i < 3; i++) {
+      int frame = random.nextInt(50);
+      // A hair past the time of a frame, where browsers and we may be on either side of a jump.
+      double t = i == 0 ? frame / 25.0 + 2e-4 : frame / 25.0 + 0.0017 + random.nextDouble() * 0.036;
+      page.evaluate(
+          """
+          t => {
+            document.getAnimations().forEach(a => { a.pause(); a.currentTime = t * 1000; });
+            document.querySelectorAll('svg').forEach(s => { s.pauseAnimations(); s.setCurrentTime(t); });
+          }""",
+          t);
+      double off = difference(painter.image(t), ImageIO.read(new ByteArrayInputStream(page.screenshot())));
+      if (off > 0.0008) {
+        wrong.add("%.5f at %.4f s: %s, seat %s".formatted(off, t, moving, seat));
+      }
+    }
+  }
+
+  /** The share of pixels in which a channel differs by more than 64 of 255. */
+  private static double difference(BufferedImage a, BufferedImage b) {
+    int far = 0;
+    for (int y = 0; y < HEIGHT; y++) {
+      for (int x = 0; x < WIDTH; x++) {
+        int p = a.getRGB(x, y);
+        int q = b.getRGB(x, y);
+        int worst = 0;
+        for (int s = 0; s < 24; s += 8) {
+          worst = Math.max(worst, Math.abs((p >> s & 255) - (q >> s & 255)));
+        }
+        far += worst > 64 ? 1 : 0;
+      }
+    }
+    return far / (double) (WIDTH * HEIGHT);
+  }
+}

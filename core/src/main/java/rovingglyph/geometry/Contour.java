@@ -140,40 +140,30 @@ public final class Contour {
     return segments.isEmpty() ? 0 : table().startOf(segment);
   }
 
-  /** Good to about 1e-6 px; of several equally near places the first is given. */
+  /**
+   * The place nearest to a point, at most 1e-6 px farther than the least distance for coordinates
+   * within a million px; of several equally near places the first is given. See {@link NearestOn}.
+   */
   public Nearest nearest(Point p) {
     if (segments.isEmpty()) {
       return new Nearest(0, first, first.y() - p.y(), 0, 0);
     }
     int best = 0;
-    double bestU = 0;
-    double bestDistance = Double.POSITIVE_INFINITY;
-    final int samples = 32;
+    double u = 0;
+    double least = Double.POSITIVE_INFINITY;
     for (int i = 0; i < segments.size(); i++) {
       Segment s = segments.get(i);
-      for (int k = 0; k <= samples; k++) {
-        double u = (double) k / samples;
-        double d = s.point(u).distance(p);
-        if (d < bestDistance) {
-          bestDistance = d;
-          best = i;
-          bestU = u;
-        }
+      if (s.bounds().distance(p) >= least) {
+        continue;
+      }
+      double[] found = NearestOn.on(s, p, least);
+      if (found != null) {
+        best = i;
+        u = found[0];
+        least = found[1];
       }
     }
     Segment s = segments.get(best);
-    double low = Math.max(0, bestU - 1.0 / samples);
-    double high = Math.min(1, bestU + 1.0 / samples);
-    for (int step = 0; step < 60; step++) {
-      double a = low + (high - low) / 3;
-      double b = high - (high - low) / 3;
-      if (s.point(a).distance(p) <= s.point(b).distance(p)) {
-        high = b;
-      } else {
-        low = a;
-      }
-    }
-    double u = (low + high) / 2;
     Point on = s.point(u);
     Point t = s.tangent(u);
     double across = p.minus(on).dot(new Point(t.y(), -t.x()));

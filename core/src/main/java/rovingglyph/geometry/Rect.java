@@ -41,6 +41,13 @@ public record Rect(double left, double top, double right, double bottom) {
     return o.left <= right && o.right >= left && o.top <= bottom && o.bottom >= top;
   }
 
+  /** How far a point is from it; 0 within, infinite for the empty one. */
+  public double distance(Point p) {
+    double dx = Math.max(0, Math.max(left - p.x(), p.x() - right));
+    double dy = Math.max(0, Math.max(top - p.y(), p.y() - bottom));
+    return Math.hypot(dx, dy);
+  }
+
   public double width() {
     return right - left;
   }

@@ -12,9 +12,16 @@ import java.util.Map;
  * @param axes of a variable face
  * @param facts what the font file tells of itself
  * @param data the font file, as an OpenType font
+ * @param more further files of the same face, with characters that the first lacks
  */
 public record Face(
-    String id, String name, String character, List<Axis> axes, Facts facts, byte[] data) {
+    String id,
+    String name,
+    String character,
+    List<Axis> axes,
+    Facts facts,
+    byte[] data,
+    List<Face> more) {
 
   /** A variation axis: OpenType tag, range, and the value that new letterings start with. */
   public record Axis(String tag, String name, double least, double greatest, double start) {}

@@ -14,6 +14,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
 /** The shipped typefaces, and those of a folder for the command line. */
@@ -22,6 +24,7 @@ public final class FaceCatalogue implements FaceSource {
   public static final String FALLBACK = "dejavu-sans";
 
   private final Map<String, Face> faces = new LinkedHashMap<>();
+  private final Map<String, Optional<Face>> scripts = new ConcurrentHashMap<>();
 
   private FaceCatalogue() {}
 
@@ -41,17 +44,25 @@ public final class FaceCatalogue implements FaceSource {
                 x.getDouble("greatest", 0),
                 x.getDouble("start", 0)));
       }
-      byte[] data = resource(o.getString("file", ""));
-      c.add(
-          new Face(
-              o.getString("id", ""),
-              o.getString("name", ""),
-              o.getString("character", ""),
-              List.copyOf(axes),
-              SfntFacts.of(data),
-              data));
+      List<String> files = new ArrayList<>();
+      o.get("files").asArray().forEach(f -> files.add(f.asString()));
+      c.add(face(o, List.copyOf(axes), files));
     }
     return c;
+  }
+
+  private static Face face(JsonObject o, List<Face.Axis> axes, List<String> files) {
+    String id = o.getString("id", "");
+    String name = o.getString("name", "");
+    String character = o.getString("character", "");
+    List<Face> more = new ArrayList<>();
+    for (String file : files.subList(1, files.size())) {
+      byte[] data = resource(file);
+      String own = id + "/" + file;
+      more.add(new Face(own, name, character, axes, SfntFacts.of(data), data, List.of()));
+    }
+    byte[] data = resource(files.get(0));
+    return new Face(id, name, character, axes, SfntFacts.of(data), data, List.copyOf(more));
   }
 
   /**
@@ -82,7 +93,8 @@ public final class FaceCatalogue implements FaceSource {
     Face.Facts facts = SfntFacts.of(data);
     String name = (facts.family() + " " + facts.style()).strip();
     String character = facts.ownAxes().isEmpty() ? "" : "variable";
-    return new Face(id, name.isEmpty() ? id : name, character, facts.ownAxes(), facts, data);
+    return new Face(
+        id, name.isEmpty() ? id : name, character, facts.ownAxes(), facts, data, List.of());
   }
 
   private void add(Face f) {
@@ -101,6 +113,26 @@ public final class FaceCatalogue implements FaceSource {
   @Override
   public Face fallback() {
     return faces.get(FALLBACK);
+  }
+
+  @Override
+  public Face fallback(Character.UnicodeScript script) {
+    String file =
+        switch (script) {
+          case HAN, HIRAGANA, KATAKANA, BOPOMOFO -> "cjk";
+          default -> script.name().toLowerCase(Locale.ROOT);
+        };
+    // Read when a text first asks for it: most never do.
+    return scripts
+        .computeIfAbsent(file, FaceCatalogue::ofScript)
+        .orElse(null);
+  }
+
+  private static Optional<Face> ofScript(String file) {
+    if (FaceCatalogue.class.getResource("/faces/scripts/" + file + ".ttf") == null) {
+      return Optional.empty();
+    }
+    return Optional.of(of("script-" + file, resource("scripts/" + file + ".ttf")));
   }
 
   private static byte[] resource(String file) {

@@ -7,4 +7,7 @@ public interface FaceSource {
 
   /** Characters that a face lacks are drawn in this one; it is always there. */
   Face fallback();
+
+  /** The face for characters of a script that the {@link #fallback()} lacks too; null for none. */
+  Face fallback(Character.UnicodeScript script);
 }

@@ -121,8 +121,11 @@ public final class Shaper implements TypeSource {
     List<Outline> outlines = new ArrayList<>();
     String text = Cased.of(TextItems.settable(request.text()), request.casing());
     List<String> features = features(request);
-    for (TextItems.Item item : TextItems.of(text, asked, fallback)) {
-      String borrowed = item.font() != asked || faceMissing ? faces.fallback().name() : "";
+    List<FontInstance> own = new ArrayList<>(List.of(asked));
+    asked.face().more().forEach(f -> own.add(font(f, request.axes())));
+    for (TextItems.Item item : TextItems.of(text, choosing(own, fallback))) {
+      boolean is = own.contains(item.font()) && !faceMissing;
+      String borrowed = is ? "" : item.font().face().name();
       shape(text, item, borrowed, features, clusters, indexes, outlines);
     }
     return new ShapedRun(
@@ -134,6 +137,31 @@ public final class Shaper implements TypeSource {
         asked.xHeight(),
         TextItems.rightToLeft(text),
         faceMissing);
+  }
+
+  /** A face's own files first, then the fallback for all, then the face for the script. */
+  private TextItems.Fonts choosing(List<FontInstance> own, FontInstance fallback) {
+    return new TextItems.Fonts() {
+      @Override
+      public FontInstance covering(String grapheme) {
+        for (FontInstance f : own) {
+          if (TextItems.covers(f, grapheme)) {
+            return f;
+          }
+        }
+        if (TextItems.covers(fallback, grapheme)) {
+          return fallback;
+        }
+        Face script = faces.fallback(Character.UnicodeScript.of(grapheme.codePointAt(0)));
+        FontInstance byScript = script == null ? null : font(script, Map.of());
+        return byScript != null && TextItems.covers(byScript, grapheme) ? byScript : null;
+      }
+
+      @Override
+      public FontInstance last() {
+        return fallback;
+      }
+    };
   }
 
   private void shape(

@@ -44,7 +44,16 @@ final class TextItems {
         && !new Bidi(text, Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT).baseIsLeftToRight();
   }
 
-  static List<Item> of(String text, FontInstance asked, FontInstance fallback) {
+  /** The fonts to choose from for the characters of a text. */
+  interface Fonts {
+    /** The first one that has all of a grapheme; null if none has. */
+    FontInstance covering(String grapheme);
+
+    /** Where none has them. */
+    FontInstance last();
+  }
+
+  static List<Item> of(String text, Fonts fonts) {
     List<Item> out = new ArrayList<>();
     if (text.isEmpty()) {
       return out;
@@ -61,7 +70,7 @@ final class TextItems {
     for (int run : order) {
       boolean back = bidi.getRunLevel(run) % 2 == 1;
       List<Item> items =
-          byFace(text, bidi.getRunStart(run), bidi.getRunLimit(run), back, asked, fallback);
+          byFace(text, bidi.getRunStart(run), bidi.getRunLimit(run), back, fonts);
       if (back) {
         java.util.Collections.reverse(items);
       }
@@ -71,13 +80,13 @@ final class TextItems {
   }
 
   private static List<Item> byFace(
-      String text, int start, int end, boolean back, FontInstance asked, FontInstance fallback) {
+      String text, int start, int end, boolean back, Fonts fonts) {
     List<Item> out = new ArrayList<>();
     Matcher m = GRAPHEME.matcher(text).region(start, end);
     while (m.find()) {
-      boolean in = covers(asked, m.group());
-      boolean missing = !in && !covers(fallback, m.group());
-      FontInstance font = in ? asked : fallback;
+      FontInstance found = fonts.covering(m.group());
+      boolean missing = found == null;
+      FontInstance font = missing ? fonts.last() : found;
       Item last = out.isEmpty() ? null : out.get(out.size() - 1);
       if (last != null && last.font() == font && last.missing() == missing) {
         out.set(out.size() - 1, new Item(last.start(), m.end(), back, font, missing));
@@ -88,7 +97,7 @@ final class TextItems {
     return out;
   }
 
-  private static boolean covers(FontInstance font, String grapheme) {
+  static boolean covers(FontInstance font, String grapheme) {
     return grapheme
         .codePoints()
         .allMatch(

@@ -52,6 +52,11 @@ public class FaceStore implements FaceSource {
   }
 
   @Override
+  public Face fallback(Character.UnicodeScript script) {
+    return shipped.fallback(script);
+  }
+
+  @Override
   public Face find(String id) {
     Face face = shipped.find(id);
     return face != null ? face : kept(id);

@@ -115,4 +115,35 @@ class ShaperTest {
     assertThat(back.clusters()).isEqualTo(run.clusters());
     assertThat(ShapedRunCodec.write(back).toString()).isEqualTo(json.toString());
   }
+
+  @Test
+  void europeanWordsAreSetInTheFaceItself() {
+    for (String face : new String[] {"bricolage-grotesque", "fraunces", "pacifico"}) {
+      ShapedRun r = shaper.run(RunRequest.plain(face, Map.of(), "žťőşĚẵ", true));
+      assertThat(r.clusters()).as(face).hasSize(6).allMatch(c -> c.borrowed().isEmpty());
+      assertThat(r.clusters()).as(face).noneMatch(Cluster::missing);
+    }
+  }
+
+  @Test
+  void everyCommonScriptHasAFaceThatStandsIn() {
+    String[] words = {
+      "\u0633\u0645\u0627\u0621",
+      "\u05e9\u05de\u05d9\u05dd",
+      "\u0906\u0915\u093e\u0936",
+      "\u5929\u7a7a",
+      "\u305d\u3089",
+      "\ud558\ub298",
+      "\u0e1f\u0e49\u0e32",
+      "\u0986\u0995\u09be\u09b6",
+      "\u0bb5\u0bbe\u0ba9\u0bae\u0bcd",
+      "\u043d\u0435\u0431\u043e",
+      "\u03bf\u03c5\u03c1\u03b1\u03bd\u03cc\u03c2"
+    };
+    for (String word : words) {
+      ShapedRun r = shaper.run(RunRequest.plain("bricolage-grotesque", Map.of(), word, true));
+      assertThat(r.clusters()).as(word).isNotEmpty().noneMatch(Cluster::missing);
+      assertThat(r.clusters()).as(word).allMatch(c -> c.advance() > 0 || c.text().length() < 2);
+    }
+  }
 }

@@ -7,10 +7,7 @@ import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.journey.SideSwitch;
 import rovingglyph.proof.LoopCheck;
-import rovingglyph.scene.GuidePath;
-import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 
@@ -36,10 +33,15 @@ final class StandingEdits {
       if (asked && LoopCheck.canMend(d)) {
         PreparedLettering l = prepared.letterings().get(d.item().id());
         double lap = l == null ? 0 : l.seating(l.values(0)).track().length();
-        Mover mended = d.item().with(d.channel(), LoopCheck.mended(d, lap));
-        return mended instanceof GuidePath p
-            ? prepared.scene().withPath(p)
-            : prepared.scene().withItem((Item) mended);
+        return prepared
+            .scene()
+            .with(
+                d.item()
+                    .with(
+                        d.channel(),
+                        d.sways()
+                            ? LoopCheck.looping(d, prepared.scene().length())
+                            : LoopCheck.mended(d, lap)));
       }
     }
     throw new IllegalArgumentException("This is closed already, or cannot be closed by itself");

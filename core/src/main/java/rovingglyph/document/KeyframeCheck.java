@@ -1,47 +1,133 @@
 package rovingglyph.document;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Item;
+import rovingglyph.scene.Cue;
+import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Keyframe;
+import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
+import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 
-/** One keyframe per frame and value. */
+/** What holds for the values of whatever can move: paths, letterings, pictures and groups. */
 final class KeyframeCheck {
   private KeyframeCheck() {}
 
-  static void perFrame(Scene scene, List<Problem> problems) {
-    for (int i = 0; i < scene.letterings().size(); i++) {
-      check(scene, scene.letterings().get(i), "$.letterings[" + i + "]", problems);
-    }
-    for (int i = 0; i < scene.pictures().size(); i++) {
-      check(scene, scene.pictures().get(i), "$.pictures[" + i + "]", problems);
-    }
-    for (int i = 0; i < scene.groups().size(); i++) {
-      check(scene, scene.groups().get(i), "$.groups[" + i + "]", problems);
+  /**
+   * One keyframe per frame and value, cues that are there, and no lag or following where nothing
+   * lags or follows.
+   */
+  static void check(Scene scene, List<Problem> problems) {
+    Set<String> cues = scene.cues().stream().map(Cue::id).collect(Collectors.toSet());
+    each(
+        scene,
+        (mover, path) ->
+            mover
+                .values()
+                .forEach(
+                    (c, m) -> {
+                      String at = path + place(mover, c);
+                      perFrame(scene, m.keyframes(), at, problems);
+                      cues(m.keyframes(), cues, at, problems);
+                      if (!(mover instanceof Lettering)) {
+                        onlyOfLetterings(m, at, problems);
+                      }
+                    }));
+  }
+
+  /** Something with values, and the JSON path of its object. */
+  private interface Visit {
+    void of(Mover mover, String path);
+  }
+
+  private static void each(Scene scene, Visit visit) {
+    list(scene.paths(), "$.paths", visit);
+    list(scene.letterings(), "$.letterings", visit);
+    list(scene.pictures(), "$.pictures", visit);
+    list(scene.groups(), "$.groups", visit);
+  }
+
+  private static void list(List<? extends Mover> movers, String path, Visit visit) {
+    for (int i = 0; i < movers.size(); i++) {
+      visit.of(movers.get(i), path + "[" + i + "]");
     }
   }
 
-  private static void check(Scene scene, Item item, String path, List<Problem> problems) {
-    for (Map.Entry<Channel, Movable> e : item.values().entrySet()) {
-      Channel c = e.getKey();
-      List<Keyframe> keys = e.getValue().keyframes();
-      for (int i = 1; i < keys.size(); i++) {
-        long frame = scene.rate().frameAt(keys.get(i).time());
-        if (scene.rate().frameAt(keys.get(i - 1).time()) == frame) {
-          problems.add(
-              new Problem(
-                  path + LetteringCodec.place(c) + ".keyframes[" + i + "].time",
-                  "two keyframes stand on frame "
-                      + frame
-                      + " ("
-                      + SceneCodec.seconds(keys.get(i).time())
-                      + ")",
-                  "one keyframe per frame"));
-        }
+  private static String place(Mover mover, Channel c) {
+    return mover instanceof Lettering ? LetteringCodec.place(c) : "." + c.field();
+  }
+
+  private static void perFrame(
+      Scene scene, List<Keyframe> keys, String at, List<Problem> problems) {
+    for (int i = 1; i < keys.size(); i++) {
+      long frame = scene.rate().frameAt(keys.get(i).time());
+      if (scene.rate().frameAt(keys.get(i - 1).time()) == frame) {
+        problems.add(
+            new Problem(
+                at + ".keyframes[" + i + "].time",
+                "two keyframes stand on frame "
+                    + frame
+                    + " ("
+                    + SceneCodec.seconds(keys.get(i).time())
+                    + ")",
+                "one keyframe per frame"));
       }
     }
+  }
+
+  private static void cues(
+      List<Keyframe> keys, Set<String> cues, String at, List<Problem> problems) {
+    for (int i = 0; i < keys.size(); i++) {
+      String cue = keys.get(i).cue();
+      if (cue != null && !cues.contains(cue)) {
+        problems.add(
+            new Problem(
+                at + ".keyframes[" + i + "].cue", "no cue has the id \"" + cue + "\"", "ids of cues"));
+      }
+    }
+  }
+
+  private static void onlyOfLetterings(Movable m, String at, List<Problem> problems) {
+    if (m.stagger() != null) {
+      problems.add(
+          new Problem(at + ".stagger", "only letters lag behind each other", "none here"));
+    }
+    if (m.follow() != null) {
+      problems.add(new Problem(at + ".follow", "only letterings follow letterings", "none here"));
+    }
+  }
+
+  /**
+   * Takes away what earlier versions left behind: deleting a cue forgot the keyframes of paths that
+   * followed it, and these may share a frame.
+   */
+  static Scene healed(Scene scene) {
+    Set<String> cues = scene.cues().stream().map(Cue::id).collect(Collectors.toSet());
+    Scene out = scene;
+    for (GuidePath p : scene.paths()) {
+      GuidePath changed = p;
+      for (Map.Entry<Channel, Movable> e : p.values().entrySet()) {
+        List<Keyframe> keys = e.getValue().keyframes();
+        List<Keyframe> kept = new ArrayList<>();
+        Function<Keyframe, Long> frame = k -> scene.rate().frameAt(k.time());
+        for (Keyframe k : keys) {
+          if (!kept.isEmpty() && frame.apply(kept.get(kept.size() - 1)).equals(frame.apply(k))) {
+            kept.remove(kept.size() - 1);
+          }
+          kept.add(k.cue() != null && !cues.contains(k.cue()) ? k.at(k.time(), null) : k);
+        }
+        if (!kept.equals(keys)) {
+          changed = changed.with(e.getKey(), e.getValue().with(List.copyOf(kept)));
+        }
+      }
+      out = changed == p ? out : out.withPath(changed);
+    }
+    return out;
   }
 }

@@ -93,6 +93,7 @@ final class LetteringCodec {
         f.number("leastGap", 0, 1e4, 0),
         f.choice("reshape", Seat.Reshape.values(), Seat.Reshape.KEEP_SHARE),
         f.get("pin") == null ? null : f.number("pin", -PathCodec.FARTHEST, PathCodec.FARTHEST, 0),
+        f.choice("corners", Seat.Corners.values(), Seat.Corners.BLEND),
         f.rest());
   }
 
@@ -147,6 +148,7 @@ final class LetteringCodec {
     if (s.pin() != null) {
       w.add("pin", s.pin());
     }
+    w.differing("corners", s.corners(), Seat.Corners.BLEND);
     values(w, l, Lettering.SEAT);
     return w.rest(s.extras()).text();
   }

@@ -94,6 +94,8 @@ final class MovableCodec {
         f.number("phase", -36000, 36000, 0),
         f.choice("shape", Sway.Shape.values(), Sway.Shape.SINE),
         f.integer("seed", 0, 1_000_000, 1),
+        f.flag("loops", false),
+        0,
         f.rest());
   }
 
@@ -160,6 +162,7 @@ final class MovableCodec {
         .add("phase", s.phase())
         .add("shape", Spelling.of(s.shape()))
         .add("seed", s.seed())
+        .flag("loops", s.loops())
         .rest(s.extras())
         .text();
   }

@@ -9,9 +9,9 @@ import rovingglyph.document.CueFile;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cue;
 import rovingglyph.scene.Extras;
-import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Movable;
+import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 
 /** Edits of named moments. Keyframes that follow a cue go where it goes. */
@@ -74,17 +74,15 @@ final class Cues {
   /** Keyframes that follow a cue, at its time; with {@code cue} null they follow it no longer. */
   private static Scene following(Scene scene, String id, double time, String cue) {
     Scene out = scene;
-    List<Item> items = new ArrayList<>(scene.letterings());
-    items.addAll(scene.placed());
-    for (Item item : items) {
-      Item changed = item;
+    for (Mover item : scene.animatables()) {
+      Mover changed = item;
       for (Map.Entry<Channel, Movable> v : item.values().entrySet()) {
         Movable m = v.getValue();
         if (m.keyframes().stream().anyMatch(k -> id.equals(k.cue()))) {
           changed = changed.with(v.getKey(), moved(m, id, time, cue));
         }
       }
-      out = changed == item ? out : out.withItem(changed);
+      out = changed == item ? out : out.with(changed);
     }
     return out;
   }

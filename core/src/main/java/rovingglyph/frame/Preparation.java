@@ -35,7 +35,7 @@ public final class Preparation {
   private final List<Outline> outlines = new ArrayList<>();
 
   private Preparation(Scene scene, TypeSource type, PreparedScene before) {
-    this.scene = scene;
+    this.scene = scene.spanned();
     this.type = type;
     this.before = before;
   }
@@ -164,7 +164,7 @@ public final class Preparation {
     Seating s = raw.seating(v.with(Channel.PATH_OFFSET, 0));
     Point middle = raw.turn(v).inverse().apply(raw.window(v, area).centre());
     double wanted = s.contour().nearest(middle).distance();
-    double offset = wanted - (s.tail() + s.head()) / 2;
+    double offset = s.travel((s.tail() + s.head()) / 2, wanted);
     double lap = s.track().length();
     return s.track().round() && lap > 0 ? offset + lap * Math.rint((near - offset) / lap) : offset;
   }

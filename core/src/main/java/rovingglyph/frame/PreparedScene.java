@@ -28,6 +28,11 @@ public record PreparedScene(
     Map<String, PreparedLettering> letterings,
     Map<String, PreparedPicture> pictures,
     List<Outline> outlines) {
+  /** The most samples of a frame; beyond that even fast things are shown well enough. */
+  public static final int MOST_SAMPLES = 128;
+
+  /** Between neighbouring samples, px. */
+  private static final double MOST_APART = 1.5;
 
   /** The frame at a time in seconds; any finite time is good. */
   public Frame at(double time) {
@@ -38,6 +43,23 @@ public record PreparedScene(
   public boolean blurs() {
     return scene.blur().angle() > 0
         || scene.letterings().stream().anyMatch(l -> blur(l) > 0 && scene.shows(l));
+  }
+
+  /**
+   * How many samples a frame blurred by motion needs so that fast things streak instead of standing
+   * side by side: at most 1.5 px between neighbouring ones, at least as many as the scene asks for
+   * and at most {@link #MOST_SAMPLES}.
+   */
+  public int samples(double time) {
+    double way = 0;
+    double[] last = at(time, -0.5).numbers();
+    for (int i = 1; i <= 4; i++) {
+      double[] next = at(time, i / 4.0 - 0.5).numbers();
+      way += FrameShift.most(last, next, outlines);
+      last = next;
+    }
+    double wanted = Math.ceil(way / MOST_APART);
+    return (int) Math.min(MOST_SAMPLES, Math.max(scene.blur().samples(), wanted));
   }
 
   /** The shutter angle of an item in degrees. */

@@ -30,9 +30,10 @@ public final class LoopCheck {
    * @param differs by so much in the channel's unit
    * @param nearest value of the last keyframe that closes the loop; NaN where there is none
    * @param travels whether it goes round and nearly closes, so that a closed loop is surely meant
+   * @param sways whether it is a sway that does not come round in the scene's time
    */
   public record Difference(
-      Mover item, String name, Channel channel, double differs, double nearest, boolean travels) {
+      Mover item, String name, Channel channel, double differs, double nearest, boolean travels, boolean sways) {
 
     /** In a sentence. */
     public String sentence() {
@@ -130,13 +131,35 @@ public final class LoopCheck {
     double whole = period > 0 ? period * Math.rint(by / period) : 0;
     double differs = by - whole;
     double limit = c == Channel.PATH_OFFSET && period > 0 ? 1e-6 * period : 1e-6;
-    if (Math.abs(differs) <= limit) {
+    // What is back where it began but on another way, as a sine at half its period, is no loop either.
+    double frame = 1 / prepared.scene().rate().perSecond();
+    Movable alone = swaying(m);
+    boolean torn = alone != null && torn(alone, frame);
+    if (Math.abs(differs) <= limit && !torn) {
       return;
     }
     boolean keyed = m.keyed() && m.cruise() == null && m.sway() == null && m.follow() == null;
     double nearest = keyed ? first + whole : Double.NaN;
     boolean travels = period > 0 && Math.abs(by) > period / 2;
-    out.add(new Difference(item, name, c, differs, nearest, travels));
+    out.add(new Difference(item, name, c, differs, nearest, travels, torn));
+  }
+
+  /** The sway of a value that does not loop; null where it has none, or one that does. */
+  private static Movable swaying(Movable m) {
+    boolean open = m.sway() != null && m.sway().amplitude() != 0 && !m.sway().loops();
+    return open ? new Movable(0).with(m.sway()) : null;
+  }
+
+  /** Whether a value or its speed is another after the scene than at its beginning. */
+  private boolean torn(Movable sway, double frame) {
+    double most = Math.abs(sway.sway().amplitude());
+    for (double t : new double[] {0, frame / 2, frame}) {
+      double off = Timeline.value(sway, t) - Timeline.value(sway, end + t);
+      if (Math.abs(off) > 1e-6 * most) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** The value with its end closed: its last keyframe at the nearest whole, at the loop's end. */
@@ -156,9 +179,15 @@ public final class LoopCheck {
     return m.with(keys);
   }
 
+  /** The value with its sway made to loop. */
+  public static Movable looping(Difference d, double seconds) {
+    Movable m = d.item().movable(d.channel());
+    return m.with(m.sway().looping(true).over(seconds));
+  }
+
   /** Whether an item is one that this check can mend. */
   public static boolean canMend(Difference d) {
-    return !Double.isNaN(d.nearest())
+    return (d.sways() || !Double.isNaN(d.nearest()))
         && (d.item() instanceof Item || d.item() instanceof GuidePath);
   }
 }

@@ -12,11 +12,11 @@ import rovingglyph.geometry.Decimal;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.GuidePath;
-import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
+import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
@@ -49,7 +49,8 @@ public final class Proof {
     }
     LoopCheck.of(prepared).forEach(proof::loop);
     prepared.scene().paths().forEach(proof::changesShape);
-    prepared.scene().placed().forEach(p -> proof.late(p, "\"" + p.name() + "\""));
+    prepared.scene().placed().forEach(p -> proof.late(p, named(p.name())));
+    prepared.scene().paths().forEach(p -> proof.late(p, named(p.name())));
     return proof.findings;
   }
 
@@ -65,7 +66,21 @@ public final class Proof {
 
   /** Only what goes round: elsewhere nobody says that the scene is to be a loop. */
   private void loop(LoopCheck.Difference d) {
-    if (d.travels() && LoopCheck.canMend(d)) {
+    if (d.sways()) {
+      findings.add(
+          new Finding(
+              "Frame 0 and frame "
+                  + scene.frameCount()
+                  + " differ. "
+                  + d.name()
+                  + ": the sway of "
+                  + d.channel().label().toLowerCase()
+                  + " does not come round in the scene's time",
+              d.item().id(),
+              0,
+              "Make the sway loop",
+              closing(d)));
+    } else if (d.travels() && LoopCheck.canMend(d)) {
       boolean lap = d.channel() == Channel.PATH_OFFSET;
       findings.add(
           new Finding(
@@ -101,7 +116,11 @@ public final class Proof {
     }
   }
 
-  private void late(Item item, String name) {
+  private static String named(String name) {
+    return "\u201c" + name + "\u201d";
+  }
+
+  private void late(Mover item, String name) {
     for (Map.Entry<Channel, Movable> e : item.values().entrySet()) {
       Channel c = e.getKey();
       long late =
@@ -185,6 +204,32 @@ public final class Proof {
     String name = quoted(l.lettering());
     String id = l.lettering().id();
     Seating seating = l.seating(v);
+    double length = seating.track().length();
+    if (length < 1) {
+      String path = scene.path(l.lettering().path()).name();
+      find(
+          "The path "
+              + named(path)
+              + " is only "
+              + Decimal.text(length, 3)
+              + " px long: nothing can sit on it. Draw it larger in Path",
+          id,
+          t);
+      return;
+    }
+    if (seating.curtailed()) {
+      find(
+          name
+              + " is repeated as often as can be, 1,000 times or 20,000 letters; its room would hold"
+              + " more. Make the type larger or the room shorter",
+          id,
+          t);
+    }
+    int rows = l.lettering().setting().rows().count();
+    if (l.rows(v).size() < rows) {
+      find(
+          "Of the " + rows + " rows of " + name + " only " + l.rows(v).size() + " are made", id, t);
+    }
     double more = seating.extent() - seating.roomLength();
     if (more > 0.01) {
       find(name + " is longer than its room by " + Decimal.text(more, 0) + " px", id, t);

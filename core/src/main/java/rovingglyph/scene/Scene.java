@@ -3,6 +3,7 @@ package rovingglyph.scene;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /**
@@ -98,6 +99,36 @@ public record Scene(
   public Mover mover(String id) {
     Item item = item(id);
     return item != null ? item : path(id);
+  }
+
+  /** All that has values which can move: paths, letterings, pictures and groups. */
+  public List<Mover> animatables() {
+    List<Mover> out = new ArrayList<>(paths);
+    out.addAll(letterings);
+    out.addAll(pictures);
+    out.addAll(groups);
+    return out;
+  }
+
+  /** With every sway that loops told how long the scene is. */
+  public Scene spanned() {
+    Scene out = this;
+    for (Mover mover : animatables()) {
+      Mover changed = mover;
+      for (Map.Entry<Channel, Movable> e : mover.values().entrySet()) {
+        Sway s = e.getValue().sway();
+        if (s != null && s.loops() && s.span() != length) {
+          changed = changed.with(e.getKey(), e.getValue().with(s.over(length)));
+        }
+      }
+      out = changed == mover ? out : out.with(changed);
+    }
+    return out;
+  }
+
+  /** With an item or a path in the place of the one with its id. */
+  public Scene with(Mover changed) {
+    return changed instanceof GuidePath p ? withPath(p) : withItem((Item) changed);
   }
 
   /** Whether an item, and every group round it, is not hidden. */

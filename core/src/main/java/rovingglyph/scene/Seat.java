@@ -10,6 +10,7 @@ package rovingglyph.scene;
  * @param reshape what a path offset keeps when the path is edited
  * @param pin distance along the path's own direction that is the resting point, in place of the
  *     room's; null for none. It stays on its spot of the path when another part is edited.
+ * @param corners how letters turn at corners of the path
  */
 public record Seat(
     TextAnchor align,
@@ -25,6 +26,7 @@ public record Seat(
     double leastGap,
     Reshape reshape,
     Double pin,
+    Corners corners,
     Extras extras) {
 
   /** At the start of the path, on its left, turning with it. */
@@ -43,6 +45,7 @@ public record Seat(
           0,
           Reshape.KEEP_SHARE,
           null,
+          Corners.BLEND,
           Extras.NONE);
 
   /** Which part of the text meets the resting point (SVG text-anchor). */
@@ -108,6 +111,14 @@ public record Seat(
     SHRINK
   }
 
+  /** How a letter astride a corner turns. */
+  public enum Corners {
+    /** By the mean direction over its own advance: letters swing round the corner. */
+    BLEND,
+    /** As the path does at the middle of its advance (SVG 2, section 11.8.3). */
+    EXACT
+  }
+
   /** The share of the path's length, or the distance in px. */
   public enum Reshape {
     KEEP_SHARE,
@@ -129,6 +140,7 @@ public record Seat(
         leastGap,
         reshape,
         newPin,
+        corners,
         extras);
   }
 
@@ -147,6 +159,7 @@ public record Seat(
         leastGap,
         reshape,
         pin,
+        corners,
         extras);
   }
 }

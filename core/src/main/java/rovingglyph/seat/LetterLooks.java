@@ -136,8 +136,11 @@ final class LetterLooks {
       own += a.advance(axis(a.tag(), i)) - l.cluster().advance();
     }
     double tracking = of(Channel.TRACKING, i) + profile(Profile.Of.TRACKING, i, 0);
-    double space = l.isSpace() ? of(Channel.WORD_SPACING, i) : 0;
-    return own * layoutScale(i) + tracking + space;
+    if (!l.isSpace()) {
+      return own * layoutScale(i) + tracking;
+    }
+    // A space may vanish, but what comes after it never goes back before it.
+    return Math.max(0, own * layoutScale(i) + tracking + of(Channel.WORD_SPACING, i));
   }
 
   /** A profile says where the axis is; what moves it comes on top. */

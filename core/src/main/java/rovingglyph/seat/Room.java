@@ -17,6 +17,7 @@ import rovingglyph.setting.SetText;
  * @param gap added after every letter, or every space where words are spread
  * @param byWords whether only spaces get the gap
  * @param extent length of the text as it is set
+ * @param curtailed whether more repeats would fit than are made
  */
 record Room(
     Ruler ruler,
@@ -27,7 +28,8 @@ record Room(
     double stretch,
     double gap,
     boolean byWords,
-    double extent) {
+    double extent,
+    boolean curtailed) {
   private static final int MOST_REPEATS = 1000;
 
   /** Tells the length of a row in em, with all that makes letters wider or narrower. */
@@ -60,7 +62,11 @@ record Room(
       boolean lap = track.round() && seam == 0 && v.startMargin() == 0 && v.endMargin() == 0;
       SetText.Row row = row(seat, room, lap);
       double total = measure.em(row) * v.size();
-      return fitted(ruler, start, room, row, total, lap);
+      boolean repeats = seat.fit() == Seat.Fit.REPEAT;
+      double unit = repeats ? measure.em(text.row(phrase, 1, true)) * v.size() : 0;
+      // What is shared out is less than one more repeat, unless not as many are made as fit.
+      boolean fewer = repeats && unit > 0 && room - total >= unit;
+      return fitted(ruler, start, room, row, total, lap, fewer);
     }
 
     private SetText.Row row(Seat seat, double room, boolean lap) {
@@ -76,16 +82,22 @@ record Room(
     }
 
     private Room fitted(
-        Ruler ruler, double from, double room, SetText.Row row, double total, boolean lap) {
+        Ruler ruler,
+        double from,
+        double room,
+        SetText.Row row,
+        double total,
+        boolean lap,
+        boolean fewer) {
       Seat seat = lettering.seat();
       double size = v.size();
       boolean can = total > 0 && room > 0;
       boolean tooLong = can && total > room;
       if (can && (seat.fit() == Seat.Fit.SCALE || shrinks(seat, tooLong))) {
-        return new Room(ruler, from, room, row, size * room / total, 1, 0, false, room);
+        return new Room(ruler, from, room, row, size * room / total, 1, 0, false, room, fewer);
       }
       if (can && seat.fit() == Seat.Fit.STRETCH) {
-        return new Room(ruler, from, room, row, size, room / total, 0, false, room);
+        return new Room(ruler, from, room, row, size, room / total, 0, false, room, fewer);
       }
       boolean spread = seat.fit() == Seat.Fit.SPREAD || seat.fit() == Seat.Fit.REPEAT;
       boolean cut = tooLong && seat.overlong() == Seat.Overlong.CUT;
@@ -96,10 +108,10 @@ record Room(
         gaps += lap && !(words && endsInSpace(row)) ? 1 : 0;
         if (gaps > 0) {
           double gap = (room - total) / gaps;
-          return new Room(ruler, from, room, row, size, 1, gap, words, room);
+          return new Room(ruler, from, room, row, size, 1, gap, words, room, fewer);
         }
       }
-      return new Room(ruler, from, room, row, size, 1, 0, false, total);
+      return new Room(ruler, from, room, row, size, 1, 0, false, total, fewer);
     }
 
     private static boolean endsInSpace(SetText.Row row) {

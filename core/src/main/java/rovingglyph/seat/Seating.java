@@ -166,6 +166,11 @@ public final class Seating {
     return room.extent();
   }
 
+  /** Whether more repeats would fit than are made. */
+  public boolean curtailed() {
+    return room.curtailed();
+  }
+
   /** Whether the text does not fit its room. */
   public boolean overfull() {
     return room.overfull();
@@ -198,7 +203,8 @@ public final class Seating {
     double advance = advances[i];
     Track.Spot spot = track.at(d);
     double told = track.told(d);
-    double turn = spot.on() ? track.cornerTurn(told, Math.abs(advance)) : 0;
+    boolean blends = seat.corners() == Seat.Corners.BLEND && spot.on();
+    double turn = blends ? track.cornerTurn(told, Math.abs(advance)) : 0;
     double direction = spot.tangent().angle() + turn;
     double there = looks.revealed(i);
     double swept = swept(i, spot.point());

@@ -126,9 +126,21 @@ public final class SetText {
       return letters;
     }
 
-    /** Length in em, with a tracking after every letter and a word spacing at every space. */
+    /**
+     * Length in em, with a tracking after every letter and a word spacing at every space, which is
+     * nowhere less than nothing wide.
+     */
     public double length(double tracking, double wordSpacing) {
-      return advance + letters.size() * tracking + spaces * wordSpacing;
+      double more = tracking + wordSpacing;
+      if (more >= 0) {
+        return advance + letters.size() * tracking + spaces * wordSpacing;
+      }
+      double spaced = 0;
+      for (Letter l : letters) {
+        double own = l.cluster().advance() * l.scale();
+        spaced += l.isSpace() ? Math.max(0, own + more) : own + tracking;
+      }
+      return spaced;
     }
 
     /** Where a letter is in the row, in reading order, 0 to 1: the middle of what is counted. */

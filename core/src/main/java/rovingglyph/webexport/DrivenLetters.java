@@ -98,7 +98,12 @@ final class DrivenLetters {
     boolean loose = seat.fit() == Seat.Fit.NATURAL && seat.overlong() == Seat.Overlong.ON;
     List<Seating> rows = p.rows(p.values(0));
     return !p.seats().path().moves()
-        && rows.stream().allMatch(r -> r.contour().corners().isEmpty() && r.track().length() > 0)
+        && rows.stream()
+            .allMatch(
+                r ->
+                    r.track().length() > 0
+                        && (r.contour().corners().isEmpty()
+                            || seat.corners() == Seat.Corners.EXACT))
         && (turns || onPath)
         && seat.orientation() != Seat.Orientation.FIXED
         && seat.method() == Seat.GlyphMethod.RIGID

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static rovingglyph.TestScenes.CIRCLE;
 import static rovingglyph.TestScenes.LINE;
 import static rovingglyph.TestScenes.document;
+import static rovingglyph.TestScenes.drawn;
 import static rovingglyph.TestScenes.offsets;
 import static rovingglyph.TestScenes.prepare;
 
@@ -97,5 +98,27 @@ class ProofTest {
   void longWordsAreShortenedInMessages() {
     String message = proof(LINE, "a very long line of words that goes on", "", "").get(0).message();
     assertThat(message).contains("\u2026\u201d").hasSizeLessThan(90);
+  }
+
+  @Test
+  void whatIsLeftOutIsTold() {
+    String many = drawn(0, 500, 900_000, 500);
+    assertThat(proof(many, "a", "\"fit\":\"repeat\"", "\"size\":10"))
+        .extracting(Finding::message)
+        .anyMatch(m -> m.contains("as often as can be"));
+    assertThat(proof(LINE, "a", "\"fit\":\"repeat\"", "\"size\":10"))
+        .extracting(Finding::message)
+        .noneMatch(m -> m.contains("as often as can be"));
+  }
+
+  @Test
+  void aPathThatIsHardlyThereIsToldAsSuch() {
+    String dot =
+        drawn(500, 500, 500.0003, 500, 500, 500.0003)
+            .replace("{\"id\":\"p\"", "{\"id\":\"p\",\"name\":\"Dot\",\"closed\":true");
+    assertThat(proof(dot, "ab", "", ""))
+        .extracting(Finding::message)
+        .anyMatch(m -> m.contains("px long: nothing can sit on it"))
+        .noneMatch(m -> m.contains("longer than its room"));
   }
 }

@@ -163,15 +163,15 @@ public final class CommandLine {
       for (Seating row : l.rows(l.values(at))) {
         for (Placement p : l.inFrame(row)) {
           Cluster c = row.letters().get(p.letter()).cluster();
-          for (int g = 0; g < c.glyphs().size(); g++) {
-            out.println(glyph(l.lettering(), c, p, p.height() / row.values().size()));
+          if (!c.glyphs().isEmpty()) {
+            out.println(cluster(l.lettering(), c, p, p.height() / row.values().size()));
           }
         }
       }
     }
   }
 
-  private static JsonObject glyph(Lettering l, Cluster c, Placement p, double scale) {
+  private static JsonObject cluster(Lettering l, Cluster c, Placement p, double scale) {
     double degrees = Math.toDegrees(p.angle());
     return new JsonObject()
         .add("lettering", l.id())

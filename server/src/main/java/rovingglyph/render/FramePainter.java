@@ -59,7 +59,7 @@ public final class FramePainter {
       paint(image, scene.at(time).numbers());
       return;
     }
-    int samples = scene.scene().blur().samples();
+    int samples = scene.samples(time);
     MotionBlur blur = new MotionBlur(image.getWidth(), image.getHeight());
     for (int i = 0; i < samples; i++) {
       paint(image, scene.at(time, (i + 0.5) / samples - 0.5).numbers());

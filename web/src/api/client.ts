@@ -61,6 +61,7 @@ export interface ExportStatus {
   framesDone: number;
   framesTotal: number;
   secondsLeft: number | null;
+  askedAt: string;
   message: string | null;
   size: number | null;
 }

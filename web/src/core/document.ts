@@ -130,6 +130,8 @@ export interface Motion<T> {
     phase: number;
     shape: 'sine' | 'triangle' | 'noise';
     seed: number;
+    /** A whole number of periods in the scene. */
+    loops?: boolean;
   };
   stagger?: { delay: number; order: 'forward' | 'backward' | 'middle' | 'random'; seed: number };
   follow?: { lettering: string; factor: number; delay: number; offset: number };
@@ -151,6 +153,8 @@ export interface Seat {
   overlong?: 'on' | 'cut' | 'shrink';
   seamGap?: number;
   evenSpacing?: boolean;
+  /** How letters turn at corners of the path. */
+  corners?: 'blend' | 'exact';
   leastGap?: number;
   reshape?: 'keep-share' | 'keep-distance';
   pin?: number;

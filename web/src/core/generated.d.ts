@@ -26,7 +26,7 @@ declare module '*/generated/core.js' {
   export function copyKeys(item: string, channel: string, indexes: Float64Array): string;
   export function loopCheck(): string;
   export function blurred(time: number, shutter: number): Float64Array;
-  export function blurSamples(): number;
+  export function blurSamples(time: number): number;
   export function onFrame(time: number): number;
   export function channels(): string;
   export function pathData(path: string, time: number): string;

@@ -38,7 +38,8 @@ export function Journey() {
     const observer = new ResizeObserver(() => setRoom([element.clientWidth, element.clientHeight]));
     observer.observe(element);
     return () => observer.disconnect();
-  }, [shown]);
+    // The chart's box is a new one after the table was open.
+  }, [shown, table]);
 
   const item = summary?.items[selected ?? ''];
   // Of a drag every frame counts; fewer samples do until it rests.

@@ -3,6 +3,7 @@ import { labelOf, unitOf } from '../core/core';
 import type { KeyframeInfo } from '../core/core';
 import type { Channel } from '../core/document';
 import { applyEdit, setTime, useEditor } from '../state/editor';
+import { notify } from '../state/notices';
 import { hex } from '../ui/MovableColour';
 import { IconButton } from '../ui/IconButton';
 import { EASINGS, LANDINGS } from './words';
@@ -50,9 +51,17 @@ function Cells(props: { item: string; channel: Channel; index: number; info: Key
   const put = (time: string, value: string) => {
     const v = colour ? parseInt(value.replace('#', ''), 16) : Number(value);
     const same = value === text;
-    if (Number.isFinite(Number(time)) && Number.isFinite(v)) {
-      applyEdit({ op: 'move', ...at, time: Number(time), ...(same ? {} : { value: v }) });
+    if (!Number.isFinite(Number(time)) || !Number.isFinite(v)) {
+      notify(`“${same ? time : value}” is not a number here; the old one stands.`, 'error');
+      return false;
     }
+    const before = useEditor.getState().doc;
+    applyEdit({ op: 'move', ...at, time: Number(time), ...(same ? {} : { value: v }) });
+    return useEditor.getState().doc !== before;
+  };
+  /** A refused entry goes back to what stands. */
+  const commit = (e: React.FocusEvent<HTMLInputElement>, was: string, done: () => boolean) => {
+    if (e.target.value !== was && !done()) e.target.value = was;
   };
   const time = String(Number(info.time.toFixed(3)));
   const landing = LANDINGS.find((l) => l.value === info.landing)?.label;
@@ -74,7 +83,7 @@ function Cells(props: { item: string; channel: Channel; index: number; info: Key
           className="field h-6 w-14 px-1"
           aria-label={`${name}: time in seconds`}
           defaultValue={time}
-          onBlur={(e) => e.target.value !== time && put(e.target.value, text)}
+          onBlur={(e) => commit(e, time, () => put(e.target.value, text))}
           onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
         />
       </td>
@@ -85,7 +94,7 @@ function Cells(props: { item: string; channel: Channel; index: number; info: Key
           aria-label={`${name}: value in ${unitOf(channel) || 'its unit'}`}
           title={landing}
           defaultValue={text}
-          onBlur={(e) => e.target.value !== text && put(time, e.target.value)}
+          onBlur={(e) => commit(e, text, () => put(time, e.target.value))}
           onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
         />
       </td>

@@ -4,6 +4,7 @@ import { api, type ExportStatus } from '../api/client';
 import { useEditor } from '../state/editor';
 import { useKeeper } from '../state/keeper';
 import { notify } from '../state/notices';
+import { momentWords } from '../shell/moments';
 import { clock, rateLabel } from '../stage/time';
 
 /** The hand-off formats, and the files made so far. */
@@ -34,7 +35,7 @@ export function ExportSheet() {
       <section className="section space-y-2">
         <Format
           title="MP4 video"
-          detail={`H.264 for any player or edit. ${doc.width} × ${doc.height}, ${frames} frames at ${rateLabel(doc.rate)} fps${doc.background ? '' : '; without a background it is black'}`}
+          detail={`H.264 for any player or edit. ${doc.width} × ${doc.height}, ${frames} frames at ${rateLabel(doc.rate)} fps${doc.background ? '' : '; the scene has no background, and the video will be on black'}`}
           action="Make the video"
           disabled={!kept}
           onClick={() => begin.mutate('mp4')}
@@ -131,6 +132,10 @@ function FileRow({ file, onRemove }: { file: ExportStatus; onRemove: () => void 
               : `Frame ${file.framesDone} of ${file.framesTotal}${left(file.secondsLeft)}`}
           </p>
         </>
+      )}
+      <p className="text-[12px] text-soft">Asked for {momentWords(file.askedAt)}</p>
+      {file.state === 'done' && file.message && (
+        <p className="mt-1 text-[12px] leading-snug text-ochre">{file.message}</p>
       )}
       {file.state === 'done' && (
         <a className="btn mt-1.5" href={`/api/exports/${file.id}/file`} download={file.fileName}>

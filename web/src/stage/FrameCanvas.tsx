@@ -13,12 +13,15 @@ interface Props {
   label: string;
   /** Whether motion blur is shown too. */
   blur?: boolean;
+  /** Without the background: something else lies beneath. */
+  clear?: boolean;
 }
 
 /** The picture of one time. */
-export function FrameCanvas({ time, shown, width, height, label, blur }: Props) {
+export function FrameCanvas({ time, shown, width, height, label, blur, clear }: Props) {
   const ref = useRef<HTMLCanvasElement>(null);
-  const background = useEditor((s) => s.doc?.background ?? null);
+  const own = useEditor((s) => s.doc?.background ?? null);
+  const background = clear ? null : own;
   const sceneWidth = useEditor((s) => s.doc?.width ?? 1);
   // A frame that was too quick for its blur while playing gets it when the playing stops.
   const playing = useEditor((s) => blur === true && s.playing);
@@ -38,7 +41,7 @@ export function FrameCanvas({ time, shown, width, height, label, blur }: Props) 
       width={Math.max(1, Math.round(width * ratio))}
       height={Math.max(1, Math.round(height * ratio))}
       style={{ width, height }}
-      className={background ? '' : 'chequer'}
+      className={`relative block ${background || clear ? '' : 'chequer'}`}
     />
   );
 }

@@ -13,7 +13,6 @@ import { SeatHandles } from './SeatHandles';
 import { BoxHandles, PathGrip, ShapeHandles } from './ShapeHandles';
 import { snapThrough } from './snap';
 import { SnapLines } from './SnapLines';
-import { TemplateLayer } from './TemplateLayer';
 
 /** Everything that lies over the picture and is never in the output. {@code unit}: a screen pixel. */
 export function Overlay({ unit }: { unit: number }) {
@@ -83,7 +82,6 @@ export function Overlay({ unit }: { unit: number }) {
         onPointerDown={press}
         data-testid="overlay"
       >
-        <TemplateLayer />
         {tab === 'path' && !drawing && (
           // Points outside the frame can be boxed too.
           <rect

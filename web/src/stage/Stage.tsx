@@ -9,6 +9,7 @@ import { Poses } from './Poses';
 import { ProofList } from './ProofList';
 import { useAchieved } from './playback';
 import { StackStrip } from './StackStrip';
+import { TracingLayer } from './TracingLayer';
 import { Transport } from './Transport';
 
 /** The middle column: stack, picture, transport, poses, proof. */
@@ -29,6 +30,9 @@ export function StageColumn() {
   );
 }
 
+/** Room round the frame, px: what lies a little outside is seen and can be taken hold of. */
+const SURROUND = 24;
+
 /** The frame, as large as the column lets it be. */
 function Picture() {
   const box = useRef<HTMLDivElement>(null);
@@ -37,7 +41,11 @@ function Picture() {
   const time = useEditor((s) => s.time);
   const full = useEditor((s) => s.full);
   const shown = useEditor((s) => s.shown);
-  const tab = useEditor((s) => s.tab);
+  // Pictures to trace lie under the lettering, and only where lines are drawn.
+  const tracing = useEditor(
+    (s) =>
+      !s.full && s.tab === 'path' && s.overlays.template && (s.doc?.templates?.length ?? 0) > 0,
+  );
   useLayoutEffect(() => {
     const element = box.current;
     if (!element) return;
@@ -45,10 +53,16 @@ function Picture() {
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
-  const fit = doc ? Math.min(room[0] / doc.width, room[1] / doc.height) : 0;
-  // Paths begin and end outside the frame: their points and stops must be in reach.
-  const scale = fit * (full || (tab !== 'path' && tab !== 'seat') ? 1 : 0.86);
-  const [width, height] = doc ? [doc.width * scale, doc.height * scale] : [0, 0];
+  // One size on every sheet: paths begin and end outside the frame, and stay in reach there.
+  const beside = full ? 0 : SURROUND;
+  const fit = doc
+    ? Math.min((room[0] - 2 * beside) / doc.width, (room[1] - 2 * beside) / doc.height)
+    : 0;
+  const whole = (v: number) => Math.round(v * devicePixelRatio) / devicePixelRatio;
+  const width = doc ? whole(doc.width * fit) : 0;
+  const height = doc ? whole(doc.height * fit) : 0;
+  const scale = doc ? width / doc.width : 0;
+  const place = { left: whole((room[0] - width) / 2), top: whole((room[1] - height) / 2) };
   return (
     <>
       {!full && doc && (
@@ -62,11 +76,16 @@ function Picture() {
       )}
       <div
         ref={box}
-        className="relative flex min-h-40 flex-1 items-center justify-center overflow-clip"
-        style={full || !doc ? undefined : { maxHeight: (room[0] * doc.height) / doc.width }}
+        className="relative min-h-40 flex-1 overflow-clip"
+        style={
+          full || !doc
+            ? undefined
+            : { maxHeight: ((room[0] - 2 * beside) * doc.height) / doc.width + 2 * beside }
+        }
       >
         {doc && scale > 0 && (
-          <div className="relative shrink-0 shadow-sm" style={{ width, height }}>
+          <div className="absolute shadow-sm" style={{ width, height, ...place }}>
+            {tracing && <TracingLayer />}
             <FrameCanvas
               shown={shown}
               time={time}
@@ -74,6 +93,7 @@ function Picture() {
               height={height}
               label="The frame at the playhead"
               blur
+              clear={tracing}
             />
             {!full && <Overlay unit={1 / scale} />}
             {doc.letterings.length === 0 && !full && (

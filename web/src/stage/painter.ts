@@ -37,7 +37,7 @@ export function paintBlurred(
   background: string | null,
   atMost: number,
 ): void {
-  const samples = core.blurSamples();
+  const samples = core.blurSamples(time);
   if (samples === 0 || blurCost > atMost) {
     blurCost *= 0.98;
     paintFrame(canvas, time, width, background);

@@ -42,11 +42,14 @@ export function NumberField(props: Props) {
     const read = readNumber(text);
     const convert = read && read.unit !== '' ? units[read.unit] : undefined;
     if (!read || (read.unit && !convert && read.unit !== unit && read.unit !== 'deg')) {
-      setError(`“${text}” is not a number here`);
+      setError(`“${text}” is not a number here; the old one stands`);
+      setText(null);
     } else if (shown(read.value, decimals) === shown(value, decimals) && !convert) {
       setText(null);
       setError('');
-    } else if (put(convert ? convert(read.value) : read.value)) {
+    } else {
+      // What is refused goes back to what stands; why is told under the field.
+      put(convert ? convert(read.value) : read.value);
       setText(null);
     }
     endGesture();

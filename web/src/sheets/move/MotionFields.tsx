@@ -132,6 +132,12 @@ function SwayFields({ sway, unit, onChange }: SwayProps) {
         ]}
         onChange={(shape) => onChange({ ...sway, shape })}
       />
+      <Check
+        label="Loops with the scene"
+        detail="The period nearest to it of which a whole number fits into the scene"
+        value={sway.loops ?? false}
+        onChange={(loops) => onChange({ ...sway, loops })}
+      />
     </>
   );
 }

@@ -102,6 +102,19 @@ export function SeatSheet({ lettering }: { lettering: Lettering }) {
           ]}
           onChange={(method) => put({ method })}
         />
+        <Segments
+          label="At corners"
+          value={seat.corners ?? 'blend'}
+          options={[
+            { value: 'blend', label: 'Swing', detail: 'Letters swing round a corner' },
+            {
+              value: 'exact',
+              label: 'Turn at once',
+              detail: 'As the path does under the middle of each letter, the way of SVG',
+            },
+          ]}
+          onChange={(corners) => put({ corners })}
+        />
         <Check
           label="Even spacing on bends"
           detail="Distances are kept true at half the height of a small letter, not on the line"

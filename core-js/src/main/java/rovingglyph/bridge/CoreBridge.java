@@ -286,10 +286,10 @@ public final class CoreBridge {
     return prepared.at(time, shutter).numbers();
   }
 
-  /** How many samples a frame is blurred by; 0 where nothing is. */
+  /** How many samples the frame at a time is blurred by; 0 where nothing is. */
   @JSExport
-  public static int blurSamples() {
-    return prepared.blurs() ? prepared.scene().blur().samples() : 0;
+  public static int blurSamples(double time) {
+    return prepared.blurs() ? prepared.samples(time) : 0;
   }
 
   /** Samples for the Journey chart; see {@link JourneyChart#samples}. */

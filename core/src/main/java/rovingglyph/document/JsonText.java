@@ -9,8 +9,8 @@ import java.util.List;
 
 /**
  * JSON text from outside, held to what every reader and store can keep: whole characters without
- * U+0000, numbers that a double can hold, and bounded depth. Whatever passes can be written again as
- * it was read, fields that nobody knows included.
+ * U+0000, numbers that a double can hold, and bounded depth. Whatever passes can be written again
+ * as it was read, fields that nobody knows included.
  */
 public final class JsonText {
   /** How deep lists and objects may lie in each other. */
@@ -118,7 +118,9 @@ public final class JsonText {
       problems.add(
           new Problem(
               path,
-              "is " + (text.length() > 24 ? text.substring(0, 24) + "..." : text) + ", out of range",
+              "is "
+                  + (text.length() > 24 ? text.substring(0, 24) + "..." : text)
+                  + ", out of range",
               "numbers that a double can hold, up to 1.8e308"));
     }
   }

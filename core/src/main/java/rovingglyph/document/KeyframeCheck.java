@@ -88,15 +88,16 @@ final class KeyframeCheck {
       if (cue != null && !cues.contains(cue)) {
         problems.add(
             new Problem(
-                at + ".keyframes[" + i + "].cue", "no cue has the id \"" + cue + "\"", "ids of cues"));
+                at + ".keyframes[" + i + "].cue",
+                "no cue has the id \"" + cue + "\"",
+                "ids of cues"));
       }
     }
   }
 
   private static void onlyOfLetterings(Movable m, String at, List<Problem> problems) {
     if (m.stagger() != null) {
-      problems.add(
-          new Problem(at + ".stagger", "only letters lag behind each other", "none here"));
+      problems.add(new Problem(at + ".stagger", "only letters lag behind each other", "none here"));
     }
     if (m.follow() != null) {
       problems.add(new Problem(at + ".follow", "only letterings follow letterings", "none here"));

@@ -49,7 +49,8 @@ public final class SceneCodec {
 
   /**
    * A document that an earlier version kept, without what that version left behind by mistake: path
-   * keyframes on one frame, or at cues that are gone. One that has nothing of it comes back as it is.
+   * keyframes on one frame, or at cues that are gone. One that has nothing of it comes back as it
+   * is.
    */
   public static String healed(String json) {
     List<Problem> problems = new ArrayList<>();

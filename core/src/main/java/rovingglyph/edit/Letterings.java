@@ -98,8 +98,8 @@ final class Letterings {
   }
 
   /**
-   * Takes the item {@code item}, or all of {@code items}, away, groups with all in them; values that
-   * followed one of them stay where they begin.
+   * Takes the item {@code item}, or all of {@code items}, away, groups with all in them; values
+   * that followed one of them stay where they begin.
    */
   static Scene deleteItem(Scene scene, JsonObject edit) {
     JsonValue several = edit.get("items");

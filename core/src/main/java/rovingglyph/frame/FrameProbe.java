@@ -7,6 +7,7 @@ import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Seat;
+import rovingglyph.scene.Trail;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.seat.Seating;
@@ -47,6 +48,11 @@ final class FrameProbe implements LandingSolver.Probe {
     private final Track.Spot last;
     private final boolean steady;
 
+    /** The line that goes with the text, where there is one: its ends and half its width. */
+    private final double[] trail;
+
+    private final double half;
+
     Row(Seating seating, Affine turn) {
       this.seating = seating;
       this.track = seating.track();
@@ -66,6 +72,10 @@ final class FrameProbe implements LandingSolver.Probe {
         reaches[i] = Ink.reach(seating, p);
         distances[i] = seating.distance(i);
       }
+      Trail line = lettering.lettering().showing().trail();
+      boolean along = line != null && line.with() && values.opacity() > 0;
+      trail = along ? lettering.trailSpan(seating) : null;
+      half = along ? line.width() / 2 : 0;
       // Elsewhere a letter jumps or vanishes at an end, and nothing follows from its neighbours.
       steady =
           seating.slides()
@@ -100,7 +110,37 @@ final class FrameProbe implements LandingSolver.Probe {
       }
     }
 
+    /** The same of the line that goes with the text. */
+    private void readTrail(double moved, double[] sure) {
+      double deepest = trailDepth(moved);
+      if (!Double.isNaN(deepest)) {
+        sure[0] = Math.max(sure[0], deepest - cell);
+        sure[1] = Math.min(sure[1], -deepest - half - cell);
+      }
+    }
+
+    /** The greatest depth along the line, exact at its ends; NaN where there is none. */
+    private double trailDepth(double moved) {
+      if (trail == null || !(trail[0] < trail[1]) || cell <= 0) {
+        return Double.NaN;
+      }
+      double length = track.length();
+      double from = track.round() ? trail[0] + moved : Math.max(trail[0] + moved, 0);
+      double to = track.round() ? trail[1] + moved : Math.min(trail[1] + moved, length);
+      if (from >= to) {
+        return Double.NaN;
+      }
+      double deepest = Math.max(depth(track.at(from).point()), depth(track.at(to).point()));
+      for (double d = from + cell; d < Math.min(to, from + length); d += cell) {
+        deepest = Math.max(deepest, depths[(int) Math.round(track.told(d) / cell)]);
+      }
+      return deepest;
+    }
+
     private boolean touches(double moved, SeatValues at) {
+      if (trailDepth(moved) >= -half) {
+        return true;
+      }
       Seating there = null;
       for (int i = 0; i < reaches.length; i++) {
         double depth = reaches[i] < 0 ? Double.NaN : depthAt(distances[i] + moved);
@@ -120,12 +160,15 @@ final class FrameProbe implements LandingSolver.Probe {
     SeatValues at = values.with(Channel.PATH_OFFSET, pathOffset);
     double moved = pathOffset - values.pathOffset();
     if (!rows[0].seating.slides()) {
-      return new LandingSolver.Reading(lettering.touches(at, window.area()), 0);
+      boolean in =
+          lettering.touches(at, window.area()) || lettering.trailTouches(at, window.area());
+      return new LandingSolver.Reading(in, 0);
     }
     double[] sure = {-1, Double.POSITIVE_INFINITY};
     boolean steady = true;
     for (Row r : rows) {
       r.read(moved, sure);
+      r.readTrail(moved, sure);
       steady &= r.steady;
     }
     if (sure[0] >= 0) {

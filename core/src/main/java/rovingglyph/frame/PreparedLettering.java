@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.SubPath;
@@ -213,6 +214,28 @@ public record PreparedLettering(
       for (Placement p : placements(row)) {
         if (p.visible() && ink(row, p).touches(window)) {
           return true;
+        }
+      }
+    }
+    return false;
+  }
+
+  /** Whether the line that goes with the text touches the rectangle. */
+  boolean trailTouches(SeatValues v, Rect area) {
+    Trail trail = lettering.showing().trail();
+    if (trail == null || !trail.with() || v.opacity() <= 0) {
+      return false;
+    }
+    Window window = window(v, area);
+    Affine turn = turn(v);
+    for (Seating row : rows(v)) {
+      for (Contour piece : TrailLine.pieces(trail, row, turn)) {
+        int n = (int) Math.max(2, Math.min(2000, piece.length() / 2));
+        for (int i = 0; i <= n; i++) {
+          Point p = piece.at(piece.length() * i / n).point();
+          if (window.depth(p) >= -trail.width() / 2) {
+            return true;
+          }
         }
       }
     }

@@ -45,9 +45,7 @@ final class TrailLine {
     }
     SeatValues v = row.values();
     double share = row.contour().length() / 100;
-    return new double[] {
-      v.get(Channel.TRAIL_FROM) * share, v.get(Channel.TRAIL_TO) * share
-    };
+    return new double[] {v.get(Channel.TRAIL_FROM) * share, v.get(Channel.TRAIL_TO) * share};
   }
 
   private static void add(List<Contour> out, Contour c, double from, double to) {

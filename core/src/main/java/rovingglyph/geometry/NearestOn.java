@@ -7,9 +7,9 @@ import java.util.List;
 /**
  * The place of a segment nearest to a point, by branch and bound: pieces whose lower bound is not
  * below what was found are left out, the others halved. Béziers are bounded by the Bernstein
- * coefficients of the squared distance; of lines and arcs all places are found at which the distance
- * stands still. The distance found is at most 1e-7 px, or 1e-12 of the
- * coordinates, above the least one.
+ * coefficients of the squared distance; of lines and arcs all places are found at which the
+ * distance stands still. The distance found is at most 1e-7 px, or 1e-12 of the coordinates, above
+ * the least one.
  */
 final class NearestOn {
   private static final double EXACT = 1e-7;
@@ -130,8 +130,8 @@ final class NearestOn {
   }
 
   /**
-   * The least Bernstein coefficient of the squared length of a cubic, which the polynomial of degree
-   * six is nowhere below (convex hull property).
+   * The least Bernstein coefficient of the squared length of a cubic, which the polynomial of
+   * degree six is nowhere below (convex hull property).
    */
   private static double least(double[] q) {
     double d00 = dot(q, 0, 0);
@@ -182,8 +182,8 @@ final class NearestOn {
   }
 
   /**
-   * Where the distance to an ellipse stands still: a quartic in the tangent of half the angle, looked
-   * at once for angles about 0 and once, by its inverse, for those about half a turn.
+   * Where the distance to an ellipse stands still: a quartic in the tangent of half the angle,
+   * looked at once for angles about 0 and once, by its inverse, for those about half a turn.
    */
   private void ellipse(Arc a) {
     Point off = p.minus(a.centre());

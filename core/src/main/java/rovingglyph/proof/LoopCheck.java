@@ -33,7 +33,13 @@ public final class LoopCheck {
    * @param sways whether it is a sway that does not come round in the scene's time
    */
   public record Difference(
-      Mover item, String name, Channel channel, double differs, double nearest, boolean travels, boolean sways) {
+      Mover item,
+      String name,
+      Channel channel,
+      double differs,
+      double nearest,
+      boolean travels,
+      boolean sways) {
 
     /** In a sentence. */
     public String sentence() {
@@ -131,7 +137,8 @@ public final class LoopCheck {
     double whole = period > 0 ? period * Math.rint(by / period) : 0;
     double differs = by - whole;
     double limit = c == Channel.PATH_OFFSET && period > 0 ? 1e-6 * period : 1e-6;
-    // What is back where it began but on another way, as a sine at half its period, is no loop either.
+    // What is back where it began but on another way, as a sine at half its period, is no loop
+    // either.
     double frame = 1 / prepared.scene().rate().perSecond();
     Movable alone = swaying(m);
     boolean torn = alone != null && torn(alone, frame);

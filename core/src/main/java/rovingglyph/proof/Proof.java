@@ -239,8 +239,24 @@ public final class Proof {
     if (!round && over * 2 > places.size()) {
       find(name + " stands upside down at rest", id, t);
     }
-    if (v.opacity() > 0 && !l.touches(v, prepared.area())) {
+    // What is not shown yet is not out of the frame.
+    boolean shown = places.stream().anyMatch(p -> p.visible() && p.alpha() > 0);
+    if (shown && v.opacity() > 0 && !l.touches(v, prepared.area())) {
       find(name + " is out of the frame at rest", id, t);
+    }
+    // A ring that is too long lies over itself, and that is told already.
+    List<String> crossing = more > 0.01 && round ? List.of() : Collisions.of(l, t);
+    if (!crossing.isEmpty()) {
+      String others = crossing.size() > 1 ? " and " + (crossing.size() - 1) + " more pairs" : "";
+      find(
+          "In "
+              + name
+              + " the letters "
+              + crossing.get(0)
+              + others
+              + " touch or cross: give them a least gap or even spacing in Seat, or bend the path less",
+          id,
+          t);
     }
   }
 

@@ -5,7 +5,8 @@ package rovingglyph.seat;
  * px long on the baseline, k being the curvature, positive where the height is on the outer side;
  * {@code 1 + k h} is kept at {@link #LEAST} or more. At height 0 it measures the track itself.
  * Corners, where there is no curvature, add nothing. Straight pieces and arcs of circles are
- * measured exactly, others by steps of {@link Track#STEP} px, each with the curvature of its middle.
+ * measured exactly, others by steps of {@link Track#STEP} px, each with the curvature of its
+ * middle.
  */
 final class Ruler {
   private static final double LEAST = 0.2;

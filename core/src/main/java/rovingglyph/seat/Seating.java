@@ -132,7 +132,9 @@ public final class Seating {
     return room.ruler().measure(rest()) + offset * room.ruler().stretch();
   }
 
-  /** Where the anchor would be if the offset were measured on the path itself: what a chart shows. */
+  /**
+   * Where the anchor would be if the offset were measured on the path itself: what a chart shows.
+   */
   public double travelled() {
     return rest() + v.pathOffset() + phase;
   }

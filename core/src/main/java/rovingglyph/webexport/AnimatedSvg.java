@@ -103,8 +103,7 @@ public final class AnimatedSvg {
     StringBuilder letters = new StringBuilder();
     List<Seating> rows = l.rows(l.values(0));
     boolean driven = DrivenLetters.canSay(l);
-    SampledLetters sampled =
-        driven ? null : new SampledLetters(l, scene, motions, turned, faded);
+    SampledLetters sampled = driven ? null : new SampledLetters(l, scene, motions, turned, faded);
     for (int i = 0; i < rows.size() && l.lettering().showing().trail() != null; i++) {
       letters.append(new TrailFrames(l, scene, motions, i, turned).path());
     }

@@ -18,9 +18,9 @@ import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 
 /**
- * Letters whose place, look and shape are written as CSS keyframes at times of their own,
- * between which straight lines err by less than {@link #TOLERANCE}; what several letters do alike,
- * also one after the other, is written once.
+ * Letters whose place, look and shape are written as CSS keyframes at times of their own, between
+ * which straight lines err by less than {@link #TOLERANCE}; what several letters do alike, also one
+ * after the other, is written once.
  */
 final class SampledLetters {
   /** In px of the corners of a letter, and in degrees. */
@@ -39,6 +39,7 @@ final class SampledLetters {
   private static final int LOOKS = 1;
 
   private static final int SHAPE = 2;
+
   /** Rows that are kept for further letters: each holds a measured track where its path moves. */
   private static final int MOST_KNOWN = 12_000;
 
@@ -200,12 +201,7 @@ final class SampledLetters {
     return bent
         ? new double[6]
         : new double[] {
-          p.at().x() - moved.x(),
-          p.at().y() - moved.y(),
-          degrees,
-          p.width(),
-          p.height(),
-          p.back()
+          p.at().x() - moved.x(), p.at().y() - moved.y(), degrees, p.width(), p.height(), p.back()
         };
   }
 
@@ -389,8 +385,7 @@ final class SampledLetters {
   }
 
   /** An outline that changes; where a browser does not know how, it stands still half way. */
-  private void shaped(
-      StringBuilder out, Track shape, double[] size, double back, Letter letter) {
+  private void shaped(StringBuilder out, Track shape, double[] size, double back, Letter letter) {
     // Whole units are a fortieth of a px.
     double units = bent ? 40 : Math.ceil(largest) * 40;
     double[] middle = shape.states()[shape.states().length / 2];
@@ -402,10 +397,7 @@ final class SampledLetters {
       String family = "shape of " + letter.cluster().text() + " in " + text(units, 3);
       String play =
           motions.animation(
-              family,
-              shape,
-              TOLERANCE,
-              s -> "d:path(\"" + LetterShapes.data(s, units) + "\")");
+              family, shape, TOLERANCE, s -> "d:path(\"" + LetterShapes.data(s, units) + "\")");
       out.append(" style=\"animation:").append(play).append('"');
     }
     out.append("/>");

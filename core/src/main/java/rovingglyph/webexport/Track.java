@@ -30,8 +30,8 @@ record Track(double[] times, double[][] states, Gap distance, double length) {
   }
 
   /**
-   * Indexes of the samples to keep so that straight lines between them are within a tolerance of all
-   * others: from each one the farthest that can be reached.
+   * Indexes of the samples to keep so that straight lines between them are within a tolerance of
+   * all others: from each one the farthest that can be reached.
    */
   List<Integer> stops(double tolerance) {
     List<Integer> out = new ArrayList<>(List.of(0));
@@ -92,8 +92,8 @@ record Track(double[] times, double[][] states, Gap distance, double length) {
   }
 
   /**
-   * By how many seconds this runs behind another that does just the same, 0 to the length; NaN if it
-   * does not.
+   * By how many seconds this runs behind another that does just the same, 0 to the length; NaN if
+   * it does not.
    */
   double behind(Track other, double tolerance) {
     int mark = fastest();
@@ -102,7 +102,8 @@ record Track(double[] times, double[][] states, Gap distance, double length) {
     for (int k = 0; k + 1 < other.times.length; k++) {
       boolean jumps = other.times[k + 1] - other.times[k] < JUMP;
       if (jump && jumps) {
-        double off = gap(states[mark], other.states[k]) + gap(states[mark + 1], other.states[k + 1]);
+        double off =
+            gap(states[mark], other.states[k]) + gap(states[mark + 1], other.states[k + 1]);
         found.add(new double[] {off, other.times[k]});
       } else if (!jump && !jumps) {
         nearest(other, k, states[mark], tolerance, found);
@@ -137,8 +138,7 @@ record Track(double[] times, double[][] states, Gap distance, double length) {
   }
 
   /** Adds where between two samples of another it comes nearest to a state, if that is near. */
-  private void nearest(
-      Track other, int k, double[] state, double tolerance, List<double[]> found) {
+  private void nearest(Track other, int k, double[] state, double tolerance, List<double[]> found) {
     double[] a = other.states[k];
     double[] b = other.states[k + 1];
     if (a.length != state.length || b.length != state.length) {
@@ -162,8 +162,7 @@ record Track(double[] times, double[][] states, Gap distance, double length) {
     double share = (low + high) / 2;
     double off = distance.of(state, Samples.mix(a, b, share));
     if (off <= tolerance) {
-      found.add(
-          new double[] {off, other.times[k] + (other.times[k + 1] - other.times[k]) * share});
+      found.add(new double[] {off, other.times[k] + (other.times[k + 1] - other.times[k]) * share});
     }
   }
 

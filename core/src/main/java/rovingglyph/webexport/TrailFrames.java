@@ -28,11 +28,7 @@ final class TrailFrames {
    * @param turned whether the rotation is part of every place
    */
   TrailFrames(
-      PreparedLettering prepared,
-      Scene scene,
-      SharedMotions motions,
-      int row,
-      boolean turned) {
+      PreparedLettering prepared, Scene scene, SharedMotions motions, int row, boolean turned) {
     this.prepared = prepared;
     this.scene = scene;
     this.motions = motions;

@@ -8,20 +8,30 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import rovingglyph.TestScenes;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.Preparation;
 import rovingglyph.proof.Proof;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
-import rovingglyph.TestScenes;
 
 /** Rules about values hold for every kind of thing that has some. */
 class AnimatablesTest {
-  /** A scene with one of each kind, each with a keyed value: the path, lettering, picture, group. */
+  /**
+   * A scene with one of each kind, each with a keyed value: the path, lettering, picture, group.
+   */
   private static String document(String value) {
     Map<String, String> keyed =
-        Map.of("path", "\"radius\":", "lettering", "\"rotation\":", "picture", "\"rotation\":", "group", "\"rotation\":");
+        Map.of(
+            "path",
+            "\"radius\":",
+            "lettering",
+            "\"rotation\":",
+            "picture",
+            "\"rotation\":",
+            "group",
+            "\"rotation\":");
     return """
         {"format":"roving-glyph-scene","version":1,"name":"Kinds","width":500,"height":500,"rate":"25","length":2,
          "cues":[{"id":"c","name":"Gust","time":1}],
@@ -30,7 +40,14 @@ class AnimatablesTest {
          "pictures":[{"id":"picture","name":"Kite","parts":[],%s%s}],
          "groups":[{"id":"group","name":"Both","members":["lettering"],%s%s}]}"""
         .formatted(
-            keyed.get("path"), value, keyed.get("lettering"), value, keyed.get("picture"), value, keyed.get("group"), value);
+            keyed.get("path"),
+            value,
+            keyed.get("lettering"),
+            value,
+            keyed.get("picture"),
+            value,
+            keyed.get("group"),
+            value);
   }
 
   private static String keys(String... keyframes) {
@@ -58,7 +75,9 @@ class AnimatablesTest {
   @Test
   void everyKindIsAmongThem() {
     Scene s = SceneCodec.read(document(keys(AT_CUE)));
-    assertThat(s.animatables()).extracting(Mover::id).containsExactly("path", "lettering", "picture", "group");
+    assertThat(s.animatables())
+        .extracting(Mover::id)
+        .containsExactly("path", "lettering", "picture", "group");
   }
 
   @ParameterizedTest
@@ -75,20 +94,29 @@ class AnimatablesTest {
   @Test
   void twoKeyframesOnAFrameAndCuesThatAreNotThereAreToldOfEveryKind() {
     String twice = keys("{\"time\":1,\"value\":120}", "{\"time\":1.01,\"value\":130}");
-    assertThat(problems(document(twice))).hasSize(4).allMatch(p -> p.reason().contains("two keyframes"));
+    assertThat(problems(document(twice)))
+        .hasSize(4)
+        .allMatch(p -> p.reason().contains("two keyframes"));
     String nowhere = keys("{\"time\":1,\"value\":120,\"cue\":\"nobody\"}");
     assertThat(problems(document(nowhere)))
-        .extracting(p -> p.path().replaceFirst("\\..*", "").isEmpty() ? p.path() : p.path().substring(0, p.path().indexOf(']') + 1))
+        .extracting(
+            p ->
+                p.path().replaceFirst("\\..*", "").isEmpty()
+                    ? p.path()
+                    : p.path().substring(0, p.path().indexOf(']') + 1))
         .containsExactlyInAnyOrderElementsOf(ALL);
   }
 
   @Test
   void onlyLetteringsLagAndFollow() {
-    String lag = "{\"still\":100,\"sway\":{\"amplitude\":5,\"period\":1},\"stagger\":{\"delay\":0.1}}";
+    String lag =
+        "{\"still\":100,\"sway\":{\"amplitude\":5,\"period\":1},\"stagger\":{\"delay\":0.1}}";
     assertThat(problems(document(lag))).hasSize(3).allMatch(p -> p.path().endsWith(".stagger"));
     String follow = "{\"still\":100,\"follow\":{\"lettering\":\"lettering\"}}";
-    assertThat(problems(document(follow))).anyMatch(p -> p.path().equals("$.paths[0].radius.follow"));
-    assertThat(problems(document(follow.replace("\"lettering\"}", "\"nobody\"}")))).hasSizeGreaterThanOrEqualTo(4);
+    assertThat(problems(document(follow)))
+        .anyMatch(p -> p.path().equals("$.paths[0].radius.follow"));
+    assertThat(problems(document(follow.replace("\"lettering\"}", "\"nobody\"}"))))
+        .hasSizeGreaterThanOrEqualTo(4);
   }
 
   @Test
@@ -102,7 +130,10 @@ class AnimatablesTest {
   @Test
   void whatAnEarlierVersionLeftBehindIsTakenOut() {
     String left =
-        document(keys("{\"time\":1,\"value\":120,\"cue\":\"nobody\"}", "{\"time\":1.01,\"value\":130}"))
+        document(
+                keys(
+                    "{\"time\":1,\"value\":120,\"cue\":\"nobody\"}",
+                    "{\"time\":1.01,\"value\":130}"))
             .replaceAll("\"(rotation)\":\\{[^\\]]*\\]\\}", "\"$1\":0");
     assertThat(problems(left)).isNotEmpty();
     assertThat(problems(SceneCodec.healed(left))).isEmpty();
@@ -120,9 +151,13 @@ class AnimatablesTest {
     assertThat(problems(d.replace("\"ab\"", "\"a\\ud800b\"")))
         .extracting(Problem::path)
         .containsExactly("$.letterings[0].text");
-    assertThat(problems(d.replace("{\"format\"", "{\"deep\":" + "[".repeat(90) + "]".repeat(90) + ",\"format\"")))
+    assertThat(
+            problems(
+                d.replace(
+                    "{\"format\"", "{\"deep\":" + "[".repeat(90) + "]".repeat(90) + ",\"format\"")))
         .anyMatch(p -> p.reason().contains("too deep"));
     assertThat(problems(d.replace("{\"format\"", "{\"own\":1e-400,\"format\""))).hasSize(1);
-    assertThat(problems(d.replace("{\"format\"", "{\"own\":[1e308,0e999,-1.5E-300],\"format\""))).isEmpty();
+    assertThat(problems(d.replace("{\"format\"", "{\"own\":[1e308,0e999,-1.5E-300],\"format\"")))
+        .isEmpty();
   }
 }

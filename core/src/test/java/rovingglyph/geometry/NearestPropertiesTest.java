@@ -8,7 +8,9 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 
-/** The nearest place against brute force: thousands of places, and each of their valleys refined. */
+/**
+ * The nearest place against brute force: thousands of places, and each of their valleys refined.
+ */
 class NearestPropertiesTest {
   /** The least distance of a segment by looking everywhere. */
   private static double bruteForce(Segment s, Point p) {
@@ -44,7 +46,9 @@ class NearestPropertiesTest {
     return s.point((low + high) / 2).distance(p);
   }
 
-  /** Random cubics, with loops, cusps and handles far away, from a tenth of a px to the farthest. */
+  /**
+   * Random cubics, with loops, cusps and handles far away, from a tenth of a px to the farthest.
+   */
   private static Cubic cubic(Random r) {
     double scale = Math.pow(10, r.nextInt(7) - 1);
     Point[] q = new Point[4];
@@ -85,14 +89,17 @@ class NearestPropertiesTest {
             6 * r.nextDouble(),
             6 * r.nextDouble() - 3,
             (r.nextDouble() - 0.5) * 4 * Math.PI * 0.999);
-    check(a, a.centre().plus(new Point((r.nextDouble() - 0.5) * 3 * size, (r.nextDouble() - 0.5) * 3 * size)));
+    check(
+        a,
+        a.centre()
+            .plus(new Point((r.nextDouble() - 0.5) * 3 * size, (r.nextDouble() - 0.5) * 3 * size)));
   }
 
   @Test
   void ofEquallyNearPlacesTheFirstIsGiven() {
-    Contour circle =
-        new Contour(List.of(new Arc(Point.ORIGIN, 50, 50, 0, 0, 2 * Math.PI)), true);
-    assertThat(circle.nearest(new Point(-70, 0)).distance()).isCloseTo(50 * Math.PI, org.assertj.core.data.Offset.offset(1e-6));
+    Contour circle = new Contour(List.of(new Arc(Point.ORIGIN, 50, 50, 0, 0, 2 * Math.PI)), true);
+    assertThat(circle.nearest(new Point(-70, 0)).distance())
+        .isCloseTo(50 * Math.PI, org.assertj.core.data.Offset.offset(1e-6));
     assertThat(circle.nearest(Point.ORIGIN).distance()).isZero();
   }
 }

@@ -39,7 +39,8 @@ class LoopingSwayTest {
 
   @Test
   void itsPeriodIsTheOneNearestToWhatIsAsked() {
-    assertThat(rotation(scene("sine", 1.3, true)).sway().actualPeriod()).isCloseTo(4 / 3.0, within(1e-12));
+    assertThat(rotation(scene("sine", 1.3, true)).sway().actualPeriod())
+        .isCloseTo(4 / 3.0, within(1e-12));
     assertThat(rotation(scene("sine", 1.3, false)).sway().actualPeriod()).isEqualTo(1.3);
   }
 
@@ -48,7 +49,8 @@ class LoopingSwayTest {
   void oneThatDoesNotComeRoundIsToldWithItsMend(String shape, double period) {
     List<Finding> found = Proof.of(scene(shape, period, false));
     assertThat(found).anyMatch(f -> f.message().contains("does not come round"));
-    assertThat(Proof.of(scene(shape, period, true))).noneMatch(f -> f.message().contains("round in"));
+    assertThat(Proof.of(scene(shape, period, true)))
+        .noneMatch(f -> f.message().contains("round in"));
     assertThat(Proof.of(scene("sine", 2, false))).noneMatch(f -> f.message().contains("round in"));
   }
 }

@@ -101,6 +101,49 @@ class ProofTest {
   }
 
   @Test
+  void lettersThatCrossOnATightBendAreNamed() {
+    String valley =
+        drawn(100, 200, 500, 560, 900, 200).replace("\"points\"", "\"smooth\":true,\"points\"");
+    assertThat(proof(valley, "abcdefghijkl", "\"align\":\"middle\"", ""))
+        .extracting(Finding::message)
+        .anyMatch(m -> m.contains("touch or cross"));
+    assertThat(proof(LINE, "abcdefgh", "", ""))
+        .extracting(Finding::message)
+        .noneMatch(m -> m.contains("touch or cross"));
+  }
+
+  @Test
+  void whatIsNotRevealedYetIsNotOutOfTheFrame() {
+    assertThat(proof(LINE, "ab", "", "\"reveal\":{},\"revealTo\":0"))
+        .extracting(Finding::message)
+        .noneMatch(m -> m.contains("out of the frame"));
+  }
+
+  @Test
+  void aLandingOutOfTheFrameTakesItsTrailAlong() {
+    String go =
+        "\"pathOffset\":{\"keyframes\":[{\"time\":0,\"value\":0},{\"time\":3,\"value\":0,\"landing\":\"out-after\"}]}";
+    String trail =
+        "\"trail\":{\"with\":true,\"lag\":600,\"lead\":0,\"width\":10,\"colour\":\"#000000\"}";
+    String plain = document(LINE, "ab", go, "");
+    String with = document(drawn(100, 500, 3000, 500), "ab", go, trail);
+    double without = landing(document(drawn(100, 500, 3000, 500), "ab", go, ""));
+    assertThat(landing(with) - without).isCloseTo(600, org.assertj.core.data.Offset.offset(60.0));
+    assertThat(landing(plain)).isPositive();
+  }
+
+  private static double landing(String document) {
+    return prepare(document)
+        .letterings()
+        .get("l")
+        .lettering()
+        .movable(rovingglyph.scene.Channel.PATH_OFFSET)
+        .keyframes()
+        .get(1)
+        .value();
+  }
+
+  @Test
   void whatIsLeftOutIsTold() {
     String many = drawn(0, 500, 900_000, 500);
     assertThat(proof(many, "a", "\"fit\":\"repeat\"", "\"size\":10"))

@@ -88,10 +88,11 @@ class EvenTravelTest {
   @Test
   void cornersCanBeTakenAsTheStandardTakesThem() {
     String blend = document(rovingglyph.TestScenes.CORNER, "abcdefghijkl", "\"pathOffset\":10", "");
-    String exact = blend.replace("\"seat\":{", "\"seat\":{\"corners\":\"exact\"");
+    String exact = blend.replace("\"seat\":{", "\"seat\":{\"corners\":\"exact\",");
     List<Placement> swung = places(prepare(blend).letterings().get("l"), 0);
     List<Placement> sharp = places(prepare(exact).letterings().get("l"), 0);
-    assertThat(sharp).allMatch(p -> Math.abs(p.angle()) < 1e-9 || Math.abs(p.angle() - Math.PI / 2) < 1e-9);
+    assertThat(sharp)
+        .allMatch(p -> Math.abs(p.angle()) < 1e-9 || Math.abs(p.angle() - Math.PI / 2) < 1e-9);
     assertThat(swung).anyMatch(p -> p.angle() > 0.05 && p.angle() < Math.PI / 2 - 0.05);
   }
 }

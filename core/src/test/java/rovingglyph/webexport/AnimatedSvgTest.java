@@ -59,14 +59,15 @@ class AnimatedSvgTest {
   void aJumpIsThereAtItsOwnTime() throws Exception {
     // A browser's own reckoning may fall short of 30 % by its last bit.
     String held =
-        offsets(
-            "{\"time\":0,\"value\":0,\"easing\":\"hold\"}", "{\"time\":1.2,\"value\":100}");
-    assertThat(svg(CORNER, "ab", held)).containsPattern("29\\.99\\d*%\\{transform:translate\\(225px");
+        offsets("{\"time\":0,\"value\":0,\"easing\":\"hold\"}", "{\"time\":1.2,\"value\":100}");
+    assertThat(svg(CORNER, "ab", held))
+        .containsPattern("29\\.99\\d*%\\{transform:translate\\(225px");
   }
 
   @Test
   void lettersThatDoTheSameLaterShareOneRule() throws Exception {
-    String lap = "\"pathOffset\":{\"cruise\":{\"pace\":\"laps\",\"amount\":1}},\"evenSpacing\":true";
+    String lap =
+        "\"pathOffset\":{\"cruise\":{\"pace\":\"laps\",\"amount\":1}},\"evenSpacing\":true";
     String svg = svg(CIRCLE, "kites and strings", lap);
     assertThat(count(svg, "@keyframes")).isEqualTo(1);
     assertThat(count(svg, "linear infinite")).isEqualTo(15);

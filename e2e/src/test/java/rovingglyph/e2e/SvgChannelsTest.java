@@ -66,7 +66,14 @@ class SvgChannelsTest {
   /** Every way of moving that a value has. */
   private static List<String> ways(String name, String[] v) {
     List<String> out = new ArrayList<>();
-    for (String easing : List.of("\"steady\"", "\"gentle-both\"", "\"hold\"", "{\"steps\":[4]}", "{\"bounce\":[2]}", "{\"spring\":[90,6,1]}")) {
+    for (String easing :
+        List.of(
+            "\"steady\"",
+            "\"gentle-both\"",
+            "\"hold\"",
+            "{\"steps\":[4]}",
+            "{\"bounce\":[2]}",
+            "{\"spring\":[90,6,1]}")) {
       out.add(keyed(v, easing));
     }
     if (!name.equals("fill")) {
@@ -78,12 +85,16 @@ class SvgChannelsTest {
             "{\"still\":%s,\"sway\":{\"amplitude\":%s,\"period\":0.8,\"shape\":\"%s\"}}"
                 .formatted(mid, Double.toString((b - a) / 2), shape));
       }
-      out.add("{\"still\":%s,\"cruise\":{\"amount\":%s}}".formatted(v[0], Double.toString((b - a) / 2)));
+      out.add(
+          "{\"still\":%s,\"cruise\":{\"amount\":%s}}"
+              .formatted(v[0], Double.toString((b - a) / 2)));
       out.add(
           "{\"still\":%s,\"sway\":{\"amplitude\":%s,\"period\":1},\"stagger\":{\"delay\":0.04}}"
               .formatted(mid, Double.toString((b - a) / 2)));
     }
-    out.add(keyed(v, "\"gentle-stop\"").replaceFirst("\\}$", ",\"stagger\":{\"delay\":0.03,\"order\":\"middle\"}}"));
+    out.add(
+        keyed(v, "\"gentle-stop\"")
+            .replaceFirst("\\}$", ",\"stagger\":{\"delay\":0.03,\"order\":\"middle\"}}"));
     return out;
   }
 
@@ -96,7 +107,9 @@ class SvgChannelsTest {
     moving.forEach(
         (name, value) -> {
           if (name.startsWith("seat.")) {
-            inSeat.append(inSeat.length() > 0 ? "," : "").append("\"" + name.substring(5) + "\":" + value);
+            inSeat
+                .append(inSeat.length() > 0 ? "," : "")
+                .append("\"" + name.substring(5) + "\":" + value);
           } else if (name.startsWith("axes.")) {
             axes.append("\"" + name.substring(5) + "\":" + value);
           } else {
@@ -164,16 +177,14 @@ class SvgChannelsTest {
 
   @Test
   void noValueOfALetteringIsForgottenHere() {
-    long named =
-        channels().keySet().stream().filter(n -> !n.startsWith("axes.")).count();
+    long named = channels().keySet().stream().filter(n -> !n.startsWith("axes.")).count();
     assertThat(named).isEqualTo(Lettering.SEAT.size() + Lettering.OWN.size());
   }
 
   private static void compare(
       Page page, Map<String, String> moving, String seat, int number, List<String> wrong)
       throws IOException {
-    PreparedScene scene =
-        Preparation.prepare(SceneCodec.read(document(moving, seat, "")), SHAPER);
+    PreparedScene scene = Preparation.prepare(SceneCodec.read(document(moving, seat, "")), SHAPER);
     page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
     FramePainter painter = new FramePainter(scene);
     Random random = new Random(number);
@@ -188,7 +199,8 @@ class SvgChannelsTest {
             document.querySelectorAll('svg').forEach(s => { s.pauseAnimations(); s.setCurrentTime(t); });
           }""",
           t);
-      double off = difference(painter.image(t), ImageIO.read(new ByteArrayInputStream(page.screenshot())));
+      double off =
+          difference(painter.image(t), ImageIO.read(new ByteArrayInputStream(page.screenshot())));
       if (off > 0.0008) {
         wrong.add("%.5f at %.4f s: %s, seat %s".formatted(off, t, moving, seat));
       }

@@ -3,6 +3,8 @@ package rovingglyph.exports;
 import io.swagger.v3.oas.annotations.Operation;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
@@ -58,8 +60,7 @@ class ExportController {
       summary = "Begins an export of the scene as it is kept now: mp4, png (at seconds) or svg")
   @PostMapping("/api/scenes/{sceneId}/exports")
   @ResponseStatus(HttpStatus.ACCEPTED)
-  Status create(
-      @PathVariable UUID sceneId, @Holds(NewExport.class) @RequestBody JsonBody body) {
+  Status create(@PathVariable UUID sceneId, @Holds(NewExport.class) @RequestBody JsonBody body) {
     Fields f = body.fields();
     String asked = f.text("format", 80, "");
     double at = f.number("at", 0, 3600, 0);
@@ -75,8 +76,15 @@ class ExportController {
       throw RefusedException.bad(obstacle);
     }
     int frames = format == SceneFiles.Format.MP4 ? scene.frameCount() : 1;
-    UUID id = exports.create(
-            sceneId, scene.name(), format.ending(), at, document, frames, SceneFiles.note(scene, format));
+    UUID id =
+        exports.create(
+            sceneId,
+            scene.name(),
+            format.ending(),
+            at,
+            document,
+            frames,
+            SceneFiles.note(scene, format));
     jobs.enqueue(id);
     return status(exports.get(id));
   }
@@ -140,6 +148,11 @@ class ExportController {
 
   private static String fileName(ExportStore.Export e) {
     String plain = e.sceneName().replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
-    return (plain.isEmpty() ? "scene" : plain) + "." + e.format();
+    String when =
+        DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss")
+            .withZone(ZoneId.systemDefault())
+            .format(e.askedAt());
+    String twin = e.twins() == 0 ? "" : "-" + (e.twins() + 1);
+    return (plain.isEmpty() ? "scene" : plain) + "-" + when + twin + "." + e.format();
   }
 }

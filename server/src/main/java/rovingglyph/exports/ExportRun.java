@@ -15,8 +15,8 @@ import rovingglyph.render.VideoWriter;
 import rovingglyph.shaping.Shaper;
 
 /**
- * One try of an export: the work on a thread of its own, and a watch over it that ends it when it is
- * cancelled or comes no further, so that the node is free again whatever happens.
+ * One try of an export: the work on a thread of its own, and a watch over it that ends it when it
+ * is cancelled or comes no further, so that the node is free again whatever happens.
  */
 final class ExportRun {
   /** An export that ended without its file; the message is for the user. */

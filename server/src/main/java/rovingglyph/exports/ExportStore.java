@@ -20,7 +20,9 @@ class ExportStore {
     CANCELLED
   }
 
-  /** An export without its document and file. */
+  /**
+   * An export without its document and file; {@code twins} were asked for earlier in one second.
+   */
   record Export(
       UUID id,
       UUID sceneId,
@@ -34,13 +36,18 @@ class ExportStore {
       Instant startedAt,
       Instant endedAt,
       String message,
-      Long size) {}
+      Long size,
+      int twins) {}
 
   private static final String COLUMNS =
       """
       select id, scene_id, scene_name, format, at_seconds, state,
         frames_done, frames_total, asked_at, started_at, ended_at, message,
-        octet_length(file)::bigint as size
+        octet_length(file)::bigint as size,
+        (select count(*)::int from export o where o.scene_id = export.scene_id
+          and o.format = export.format
+          and date_trunc('second', o.asked_at) = date_trunc('second', export.asked_at)
+          and (o.asked_at, o.id) < (export.asked_at, export.id)) as twins
       from export\s""";
 
   private final JdbcClient jdbc;
@@ -50,7 +57,13 @@ class ExportStore {
   }
 
   UUID create(
-      UUID sceneId, String sceneName, String format, double at, String document, int frames, String note) {
+      UUID sceneId,
+      String sceneName,
+      String format,
+      double at,
+      String document,
+      int frames,
+      String note) {
     UUID id = UUID.randomUUID();
     jdbc.sql(
             """
@@ -106,7 +119,8 @@ class ExportStore {
 
   /** Gives a try back that was ended only because its server was stopped in good order. */
   void giveBack(UUID id) {
-    jdbc.sql("update export set state = 'WAITING', tries = tries - 1 where id = ? and state = 'RUNNING'")
+    jdbc.sql(
+            "update export set state = 'WAITING', tries = tries - 1 where id = ? and state = 'RUNNING'")
         .param(id)
         .update();
   }

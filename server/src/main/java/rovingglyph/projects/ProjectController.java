@@ -43,7 +43,8 @@ class ProjectController {
 
   @Operation(summary = "Renames a project")
   @PatchMapping("/{id}")
-  ProjectStore.Project rename(@PathVariable UUID id, @Holds(NewName.class) @RequestBody JsonBody body) {
+  ProjectStore.Project rename(
+      @PathVariable UUID id, @Holds(NewName.class) @RequestBody JsonBody body) {
     return projects.rename(id, NewName.of(body).checked());
   }
 
@@ -69,7 +70,8 @@ class ProjectController {
   @Operation(summary = "Makes an empty scene in a project")
   @PostMapping("/{id}/scenes")
   @ResponseStatus(HttpStatus.CREATED)
-  SceneStore.Kept createScene(@PathVariable UUID id, @Holds(NewName.class) @RequestBody JsonBody body) {
+  SceneStore.Kept createScene(
+      @PathVariable UUID id, @Holds(NewName.class) @RequestBody JsonBody body) {
     projects.require(id);
     return scenes.create(id, EmptyScene.document(NewName.of(body).checked()));
   }

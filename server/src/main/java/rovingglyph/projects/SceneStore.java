@@ -118,8 +118,8 @@ public class SceneStore {
    *     its first answer may have been lost. Null for none
    * @return the revision that it is kept as
    * @throws DocumentException if the document cannot be used; nothing is changed then
-   * @throws RefusedException 412 if somebody else was faster, with the present revision and the keys
-   *     of all saves since {@code base}
+   * @throws RefusedException 412 if somebody else was faster, with the present revision and the
+   *     keys of all saves since {@code base}
    */
   @Transactional
   public long save(UUID id, long base, String document, String key) {
@@ -163,12 +163,7 @@ public class SceneStore {
             + base
             + ". Choose whose version stands.",
         Map.of(
-            "revision",
-            now.revision(),
-            "savedAt",
-            now.savedAt().toString(),
-            "keysSince",
-            since));
+            "revision", now.revision(), "savedAt", now.savedAt().toString(), "keysSince", since));
   }
 
   /** The document under another name, as the next revision. */

@@ -61,7 +61,8 @@ public final class MemoryNeed {
       return 0;
     }
     Movable opacity = g.movable(Channel.OPACITY);
-    boolean faded = opacity != null && (opacity.moves() || opacity.keyed() || opacity.still() < 100);
+    boolean faded =
+        opacity != null && (opacity.moves() || opacity.keyed() || opacity.still() < 100);
     int within = g.members().stream().mapToInt(m -> layers(scene, m)).max().orElse(0);
     return within + (faded ? 1 : 0);
   }

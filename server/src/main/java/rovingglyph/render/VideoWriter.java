@@ -144,8 +144,7 @@ public final class VideoWriter {
 
   /** What to tell of it; one that was cancelled throws that by itself. */
   private static IOException failed(
-      Progress progress, Process ffmpeg, Path log, Path out, IOException cause)
-      throws IOException {
+      Progress progress, Process ffmpeg, Path log, Path out, IOException cause) throws IOException {
     if (progress.isCancelled()) {
       throw new Cancelled();
     }
@@ -181,14 +180,12 @@ public final class VideoWriter {
 
   private static long freeBytes(Path out) throws IOException {
     Path folder = out.toAbsolutePath().getParent();
-    return Files.isDirectory(folder)
-        ? Files.getFileStore(folder).getUsableSpace()
-        : Long.MAX_VALUE;
+    return Files.isDirectory(folder) ? Files.getFileStore(folder).getUsableSpace() : Long.MAX_VALUE;
   }
 
   /**
-   * One thread paints ahead into a few images; this one writes them, so that neither waits. Whatever
-   * fails there, fails here.
+   * One thread paints ahead into a few images; this one writes them, so that neither waits.
+   * Whatever fails there, fails here.
    */
   private static void feed(PreparedScene scene, OutputStream pipe, Progress progress)
       throws IOException, InterruptedException {

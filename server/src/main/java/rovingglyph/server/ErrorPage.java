@@ -18,8 +18,7 @@ class ErrorPage implements ErrorController {
     boolean failed =
         request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer status
             && status >= 400;
-    int status =
-        failed ? (Integer) request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) : 404;
+    int status = failed ? (Integer) request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) : 404;
     String detail =
         status == 404
             ? "There is nothing at this address"

@@ -45,8 +45,7 @@ public final class PrivateFolder {
     try (DirectoryStream<Path> left = Files.newDirectoryStream(parent, NAME + "*")) {
       for (Path p : left) {
         String pid = p.getFileName().toString().substring(NAME.length()).split("-", 2)[0];
-        boolean gone =
-            pid.matches("\\d{1,9}") && ProcessHandle.of(Long.parseLong(pid)).isEmpty();
+        boolean gone = pid.matches("\\d{1,9}") && ProcessHandle.of(Long.parseLong(pid)).isEmpty();
         if (gone && Files.isWritable(p) && Files.isDirectory(p) && !Files.isSymbolicLink(p)) {
           delete(p);
         }

@@ -13,8 +13,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * Every answer carries the headers that keep a browser from running or framing what it should not,
- * also those that Tomcat gives by itself to what is no proper request; and these are problem details
- * too.
+ * also those that Tomcat gives by itself to what is no proper request; and these are problem
+ * details too.
  */
 @Component
 class SafeAnswers implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {

@@ -123,9 +123,7 @@ public final class FaceCatalogue implements FaceSource {
           default -> script.name().toLowerCase(Locale.ROOT);
         };
     // Read when a text first asks for it: most never do.
-    return scripts
-        .computeIfAbsent(file, FaceCatalogue::ofScript)
-        .orElse(null);
+    return scripts.computeIfAbsent(file, FaceCatalogue::ofScript).orElse(null);
   }
 
   private static Optional<Face> ofScript(String file) {

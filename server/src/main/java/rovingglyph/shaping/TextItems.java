@@ -69,8 +69,7 @@ final class TextItems {
     Bidi.reorderVisually(levels, 0, order, 0, runs);
     for (int run : order) {
       boolean back = bidi.getRunLevel(run) % 2 == 1;
-      List<Item> items =
-          byFace(text, bidi.getRunStart(run), bidi.getRunLimit(run), back, fonts);
+      List<Item> items = byFace(text, bidi.getRunStart(run), bidi.getRunLimit(run), back, fonts);
       if (back) {
         java.util.Collections.reverse(items);
       }
@@ -79,8 +78,7 @@ final class TextItems {
     return out;
   }
 
-  private static List<Item> byFace(
-      String text, int start, int end, boolean back, Fonts fonts) {
+  private static List<Item> byFace(String text, int start, int end, boolean back, Fonts fonts) {
     List<Item> out = new ArrayList<>();
     Matcher m = GRAPHEME.matcher(text).region(start, end);
     while (m.find()) {

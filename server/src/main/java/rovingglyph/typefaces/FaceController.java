@@ -121,8 +121,7 @@ class FaceController {
       @Holds(value = ShapeRequest.class, many = true) @RequestBody JsonBody body,
       HttpServletResponse response)
       throws IOException {
-    List<ShapedRun> runs =
-        RunRequestCodec.read(body.value()).stream().map(shaper::run).toList();
+    List<ShapedRun> runs = RunRequestCodec.read(body.value()).stream().map(shaper::run).toList();
     response.setContentType(MediaType.APPLICATION_JSON_VALUE);
     response.setCharacterEncoding("UTF-8");
     // Written run by run: an answer may be far longer than its question.

@@ -42,9 +42,7 @@ class JamTest {
             .replace("\"height\":1080", "\"height\":" + height)
             .replace("\"length\":6", "\"length\":" + length);
     assertThat(
-            server
-                .send("PUT", "/api/scenes/" + scene, document, "If-Match", "\"1\"")
-                .statusCode())
+            server.send("PUT", "/api/scenes/" + scene, document, "If-Match", "\"1\"").statusCode())
         .isEqualTo(200);
     return scene;
   }
@@ -134,7 +132,9 @@ class JamTest {
     assertThat(await(export(scene, "mp4"), "done", 20).getString("message", "")).contains("black");
   }
 
-  /** Run in a JVM of its own with little memory: paints more than fits, and says what came of it. */
+  /**
+   * Run in a JVM of its own with little memory: paints more than fits, and says what came of it.
+   */
   public static final class Starved {
     public static void main(String[] args) throws Exception {
       String json = Files.readString(Path.of(args[0]));

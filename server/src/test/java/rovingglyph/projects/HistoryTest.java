@@ -59,9 +59,11 @@ class HistoryTest {
     UUID scene = newScene(3);
     assertThat(listed(scene)).containsExactly(3L, 2L, 1L);
     String at = "/api/scenes/" + scene + "/revisions/1";
-    assertThat(server.send("PATCH", at, "{\"name\":\"For the mayor\"}").statusCode()).isEqualTo(204);
+    assertThat(server.send("PATCH", at, "{\"name\":\"For the mayor\"}").statusCode())
+        .isEqualTo(204);
     assertThat(text(server.send("GET", at, null))).contains("For the mayor", "\"Version 1\"");
-    var picture = ImageIO.read(new ByteArrayInputStream(server.send("GET", at + "/picture", null).body()));
+    var picture =
+        ImageIO.read(new ByteArrayInputStream(server.send("GET", at + "/picture", null).body()));
     assertThat(picture.getWidth()).isEqualTo(480);
     assertThat(picture.getHeight()).isEqualTo(270);
     assertThat(picture.getRGB(5, 5) & 0xFFFFFF).isEqualTo(0xF3E9D2);

@@ -64,7 +64,9 @@ class FuzzTest {
         JsonValue body = method.getValue().asObject().get("requestBody");
         out.add(
             new Operation(
-                method.getName().toUpperCase(), path.getName(), body == null ? null : example(path.getName())));
+                method.getName().toUpperCase(),
+                path.getName(),
+                body == null ? null : example(path.getName())));
       }
     }
     return out;
@@ -91,9 +93,27 @@ class FuzzTest {
   }
 
   private static final String[] WRONG = {
-    "null", "true", "-1", "0", "1e308", "1e309", "1e200000", "-1e-200000", "\"\"", "\"\\u0000\"",
-    "\"\\ud800\"", "[]", "{}", "[null]", "[[[[]]]]", "{\"\\u0000\":1}", "{\"\\udfff\":{}}",
-    "\"" + "x".repeat(70_000) + "\"", "9".repeat(500), "[1e131000]", "{\"wght\":null}"
+    "null",
+    "true",
+    "-1",
+    "0",
+    "1e308",
+    "1e309",
+    "1e200000",
+    "-1e-200000",
+    "\"\"",
+    "\"\\u0000\"",
+    "\"\\ud800\"",
+    "[]",
+    "{}",
+    "[null]",
+    "[[[[]]]]",
+    "{\"\\u0000\":1}",
+    "{\"\\udfff\":{}}",
+    "\"" + "x".repeat(70_000) + "\"",
+    "9".repeat(500),
+    "[1e131000]",
+    "{\"wght\":null}"
   };
 
   /** A body with one value of it in the place of another, one taken out, or bytes of it changed. */
@@ -138,8 +158,16 @@ class FuzzTest {
   }
 
   private static final String[] IDS = {
-    "%00", "nobody", "00000000-0000-0000-0000-000000000000", "%ED%A0%80", "..%2f..", "%25", "'",
-    "x".repeat(3000), "-1", "999999999999999999999999"
+    "%00",
+    "nobody",
+    "00000000-0000-0000-0000-000000000000",
+    "%ED%A0%80",
+    "..%2f..",
+    "%25",
+    "'",
+    "x".repeat(3000),
+    "-1",
+    "999999999999999999999999"
   };
 
   private String filled(String path) {
@@ -178,7 +206,16 @@ class FuzzTest {
       if (r.statusCode() >= 500 || millis > LATEST_MILLIS || !told) {
         String sent = body == null ? "" : body.substring(0, Math.min(body.length(), 300));
         wrong.add(
-            r.statusCode() + " in " + millis + " ms: " + request.method() + " " + request.uri() + " " + sent + " -> "
+            r.statusCode()
+                + " in "
+                + millis
+                + " ms: "
+                + request.method()
+                + " "
+                + request.uri()
+                + " "
+                + sent
+                + " -> "
                 + r.body().substring(0, Math.min(200, r.body().length())));
       }
     }
@@ -202,11 +239,14 @@ class FuzzTest {
         b.header("If-Match", random.nextInt(3) == 0 ? "\"x\"" : "\"" + random.nextInt(3) + "\"");
       }
       if (random.nextInt(3) == 0) {
-        b.header("Idempotency-Key", random.nextInt(4) == 0 ? "k".repeat(500) : "key" + random.nextInt(9));
+        b.header(
+            "Idempotency-Key",
+            random.nextInt(4) == 0 ? "k".repeat(500) : "key" + random.nextInt(9));
       }
       String[] types = {
         "application/json", "application/json", "application/json", "application/octet-stream",
-        "multipart/form-data", "text/plain;charset=utf-16", "application/x-www-form-urlencoded", "bad"
+        "multipart/form-data", "text/plain;charset=utf-16", "application/x-www-form-urlencoded",
+            "bad"
       };
       if (body != null) {
         b.header("Content-Type", types[random.nextInt(types.length)]);

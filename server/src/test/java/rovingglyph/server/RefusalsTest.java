@@ -39,7 +39,13 @@ class RefusalsTest {
 
   private HttpResponse<byte[]> save(String scene, long base, String document, String key) {
     return server.send(
-        "PUT", "/api/scenes/" + scene, document, "If-Match", "\"" + base + "\"", "Idempotency-Key", key);
+        "PUT",
+        "/api/scenes/" + scene,
+        document,
+        "If-Match",
+        "\"" + base + "\"",
+        "Idempotency-Key",
+        key);
   }
 
   @Test
@@ -101,7 +107,8 @@ class RefusalsTest {
   @Test
   void shapingIsBoundedByAllItsTextsTogether() {
     String one = "{\"face\":\"fraunces\",\"text\":\"" + "kite ".repeat(4000) + "\"}";
-    assertThat(server.send("POST", "/api/shape", "[" + one + "," + one + "," + one + "]").statusCode())
+    assertThat(
+            server.send("POST", "/api/shape", "[" + one + "," + one + "," + one + "]").statusCode())
         .isEqualTo(200);
     HttpResponse<byte[]> r =
         server.send("POST", "/api/shape", "[" + (one + ",").repeat(199) + one + "]");

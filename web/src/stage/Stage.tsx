@@ -76,7 +76,7 @@ function Picture() {
       )}
       <div
         ref={box}
-        className="relative min-h-40 flex-1 overflow-clip"
+        className={`relative min-h-40 flex-1 overflow-clip ${full ? '' : '-mx-2.5'}`}
         style={
           full || !doc
             ? undefined

@@ -4,16 +4,19 @@ import java.nio.file.Path;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
-/** Runs all measurements; {@code core} or {@code export} as a word runs one kind only. */
+/** Runs all measurements; a word runs one kind only: core, export, or figures. */
 public final class Bench {
   private Bench() {}
 
   public static void main(String[] args) throws Exception {
     String only = args.length > 0 ? args[0] : "";
-    if (!only.equals("export")) {
+    if (only.isEmpty() || only.equals("figures")) {
+      Figures.run();
+    }
+    if (only.isEmpty() || only.equals("core")) {
       new Runner(new OptionsBuilder().include(CoreBench.class.getName()).build()).run();
     }
-    if (!only.equals("core")) {
+    if (only.isEmpty() || only.equals("export")) {
       ExportRatio.run(Path.of("demo/kite-string-entrance.json"));
     }
   }

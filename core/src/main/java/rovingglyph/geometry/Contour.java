@@ -150,13 +150,14 @@ public final class Contour {
     }
     int best = 0;
     double u = 0;
-    double least = Double.POSITIVE_INFINITY;
+    // A first bound, so that of many segments most need hardly a look; it leaves the first one its turn.
+    double least = segments.get(segments.size() - 1).end().distance(p);
+    for (Segment s : segments) {
+      least = Math.min(least, s.start().distance(p));
+    }
+    least += 1e-9;
     for (int i = 0; i < segments.size(); i++) {
-      Segment s = segments.get(i);
-      if (s.bounds().distance(p) >= least) {
-        continue;
-      }
-      double[] found = NearestOn.on(s, p, least);
+      double[] found = NearestOn.on(segments.get(i), p, least);
       if (found != null) {
         best = i;
         u = found[0];

@@ -30,6 +30,9 @@ final class NearestOn {
    */
   static double[] on(Segment s, Point p, double below) {
     NearestOn n = new NearestOn(p, below);
+    if (s instanceof Arc && s.bounds().distance(p) >= below) {
+      return null;
+    }
     if (s instanceof Line l) {
       n.line(l);
     } else if (s instanceof Quadratic q) {
@@ -88,9 +91,11 @@ final class NearestOn {
       c.p0().x() - p.x(), c.p0().y() - p.y(), c.p1().x() - p.x(), c.p1().y() - p.y(),
       c.p2().x() - p.x(), c.p2().y() - p.y(), c.p3().x() - p.x(), c.p3().y() - p.y()
     };
-    offer(0, Math.hypot(q[0], q[1]));
-    bezier(q, 0, 1, 0);
-    offer(1, Math.hypot(q[6], q[7]));
+    if (least(q) < best * best) {
+      offer(0, Math.hypot(q[0], q[1]));
+      offer(1, Math.hypot(q[6], q[7]));
+      bezier(q, 0, 1, 0);
+    }
   }
 
   private void bezier(double[] q, double from, double to, int deep) {

@@ -150,7 +150,8 @@ public final class Contour {
     }
     int best = 0;
     double u = 0;
-    // A first bound, so that of many segments most need hardly a look; it leaves the first one its turn.
+    // A first bound, so that of many segments most need hardly a look; it leaves the first one its
+    // turn.
     double least = segments.get(segments.size() - 1).end().distance(p);
     for (Segment s : segments) {
       least = Math.min(least, s.start().distance(p));

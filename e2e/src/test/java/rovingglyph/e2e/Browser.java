@@ -17,7 +17,16 @@ final class Browser {
   private Browser() {}
 
   /** A window of its own, with its own storage. */
-  static synchronized BrowserContext context(int width, int height) {
+  static BrowserContext context(int width, int height) {
+    return context(width, height, false);
+  }
+
+  /**
+   * The same.
+   *
+   * @param free whether pages may be given styles and scripts that their policy would not allow
+   */
+  private static synchronized BrowserContext context(int width, int height, boolean free) {
     if (chromium == null) {
       // A slow machine takes its time; only what never comes is a failure.
       PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
@@ -42,7 +51,9 @@ final class Browser {
                               "--disable-sync")));
     }
     return chromium.newContext(
-        new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(width, height));
+        new com.microsoft.playwright.Browser.NewContextOptions()
+            .setViewportSize(width, height)
+            .setBypassCSP(free));
   }
 
   /** What Chromium's tracing tells of the work done meanwhile, as JSON. */
@@ -53,6 +64,11 @@ final class Browser {
             .setCategories(List.of("devtools.timeline")));
     work.run();
     return new String(chromium.stopTracing(), java.nio.charset.StandardCharsets.UTF_8);
+  }
+
+  /** A page in which a test can set up what the application's policy forbids. */
+  static Page freePage() {
+    return context(1280, 800, true).newPage();
   }
 
   static Page page() {

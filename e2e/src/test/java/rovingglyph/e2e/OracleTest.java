@@ -57,7 +57,7 @@ class OracleTest {
 
   @BeforeAll
   static void open() {
-    page = Browser.page();
+    page = Browser.freePage();
     page.navigate(TestServer.shared().address() + "/mark.svg");
     page.navigate(TestServer.shared().address());
   }

@@ -82,6 +82,16 @@ public final class Shots {
     ring.button("Make the video").click();
     ring.page.waitForTimeout(3000);
     shoot(ring.page, folder, "export");
+    Workbench past = demo(server, "Opening stamp", 1);
+    for (String size : new String[] {"96", "84", "72"}) {
+      past.type("Size", size);
+      past.waitKept();
+    }
+    past.button("History").click();
+    past.page.waitForTimeout(2500);
+    past.page.getByLabel("Kept versions").getByRole(AriaRole.BUTTON).nth(3).click();
+    past.page.waitForTimeout(1200);
+    shoot(past.page, folder, "history");
     Workbench ribbon =
         Workbench.open(server, Browser.page(), Workbench.demoScene(server, "Dune ribbon"));
     ribbon.page.evaluate("() => { document.documentElement.dataset.theme = 'dusk'; }");

@@ -312,6 +312,10 @@ final class Soak implements AutoCloseable {
     } finally {
       killServer();
       script("stop", data.toString());
+      new ProcessBuilder(
+              "rm", "-rf", data.toString(), profile.toString(), data + ".log", data + ".out")
+          .start()
+          .waitFor();
     }
   }
 }

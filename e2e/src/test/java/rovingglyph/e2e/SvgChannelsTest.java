@@ -102,6 +102,7 @@ class SvgChannelsTest {
     Map<String, String> own = new LinkedHashMap<>();
     own.put("size", "48");
     own.put("fill", "\"#1F2B37\"");
+    own.put("rules", "[{\"by\":\"word\",\"match\":\"up\",\"fill\":\"#C4472D\"}]");
     StringBuilder inSeat = new StringBuilder(seat);
     StringBuilder axes = new StringBuilder();
     moving.forEach(

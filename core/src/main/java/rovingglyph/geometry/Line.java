@@ -42,4 +42,12 @@ public record Line(Point p0, Point p1) implements Segment {
   public Rect bounds() {
     return Rect.EMPTY.include(p0).include(p1);
   }
+
+  /** Whether two straight pieces cross; touching at an end does not count. */
+  public static boolean cross(Point a, Point b, Point c, Point d) {
+    Point ab = b.minus(a);
+    Point cd = d.minus(c);
+    return ab.cross(c.minus(a)) * ab.cross(d.minus(a)) < 0
+        && cd.cross(a.minus(c)) * cd.cross(b.minus(c)) < 0;
+  }
 }

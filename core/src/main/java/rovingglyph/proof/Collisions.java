@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Seat;
@@ -121,7 +122,7 @@ final class Collisions {
     for (Point p1 : a) {
       Point q0 = b.get(b.size() - 1);
       for (Point q1 : b) {
-        if (cross(p0, p1, q0, q1)) {
+        if (Line.cross(p0, p1, q0, q1)) {
           return true;
         }
         q0 = q1;
@@ -129,12 +130,5 @@ final class Collisions {
       p0 = p1;
     }
     return false;
-  }
-
-  private static boolean cross(Point a, Point b, Point c, Point d) {
-    Point ab = b.minus(a);
-    Point cd = d.minus(c);
-    return ab.cross(c.minus(a)) * ab.cross(d.minus(a)) < 0
-        && cd.cross(a.minus(c)) * cd.cross(b.minus(c)) < 0;
   }
 }

@@ -3,6 +3,7 @@ package rovingglyph.seat;
 import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
 import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
@@ -82,7 +83,7 @@ final class Neighbours {
     for (Point p1 : a) {
       Point q0 = b.get(b.size() - 1);
       for (Point q1 : b) {
-        if (cross(p0, p1, q0, q1)) {
+        if (Line.cross(p0, p1, q0, q1)) {
           return 0;
         }
         best = Math.min(best, Math.min(distance(p1, q0, q1), distance(q1, p0, p1)));
@@ -91,16 +92,6 @@ final class Neighbours {
       p0 = p1;
     }
     return best;
-  }
-
-  private static boolean cross(Point a, Point b, Point c, Point d) {
-    Point ab = b.minus(a);
-    Point cd = d.minus(c);
-    double s = ab.cross(c.minus(a));
-    double t = ab.cross(d.minus(a));
-    double u = cd.cross(a.minus(c));
-    double w = cd.cross(b.minus(c));
-    return s * t < 0 && u * w < 0;
   }
 
   private static double distance(Point p, Point a, Point b) {

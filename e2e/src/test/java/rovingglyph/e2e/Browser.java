@@ -11,6 +11,17 @@ import java.util.Map;
 
 /** Debian's headless Chromium, one for all tests of a run. */
 final class Browser {
+  /** What Debian's Chromium needs where there is no display and no way out. */
+  static final List<String> FLAGS =
+      List.of(
+          "--no-sandbox",
+          "--disable-gpu",
+          "--disable-quic",
+          "--no-first-run",
+          "--disable-background-networking",
+          "--disable-component-update",
+          "--disable-sync");
+
   private static Playwright playwright;
   private static com.microsoft.playwright.Browser chromium;
 
@@ -40,15 +51,7 @@ final class Browser {
               .launch(
                   new BrowserType.LaunchOptions()
                       .setExecutablePath(Path.of("/usr/bin/chromium"))
-                      .setArgs(
-                          List.of(
-                              "--no-sandbox",
-                              "--disable-gpu",
-                              "--disable-quic",
-                              "--no-first-run",
-                              "--disable-background-networking",
-                              "--disable-component-update",
-                              "--disable-sync")));
+                      .setArgs(FLAGS));
     }
     return chromium.newContext(
         new com.microsoft.playwright.Browser.NewContextOptions()

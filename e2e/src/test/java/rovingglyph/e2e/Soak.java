@@ -263,15 +263,7 @@ final class Soak implements AutoCloseable {
                 new BrowserType.LaunchPersistentContextOptions()
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
                     .setViewportSize(1280, 800)
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-quic",
-                            "--no-first-run",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync")));
+                    .setArgs(Browser.FLAGS));
     page = browser.newPage();
     page.setDefaultTimeout(60_000);
     page.navigate(address() + "/#/scenes/" + scene);

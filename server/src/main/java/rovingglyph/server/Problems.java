@@ -12,6 +12,7 @@ import org.springframework.dao.TransientDataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.jdbc.CannotGetJdbcConnectionException;
@@ -36,11 +37,10 @@ class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> badDocument(DocumentException e) {
-    ProblemDetail p =
-        ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
-    p.setTitle("What was sent cannot be used");
+    HttpStatus status = HttpStatus.UNPROCESSABLE_CONTENT;
+    ProblemDetail p = problem(status, "What was sent cannot be used", e.getMessage());
     p.setProperty("problems", e.problems());
-    return answer(HttpStatus.UNPROCESSABLE_CONTENT, p);
+    return answer(status, p);
   }
 
   /** The database does not answer: nothing was changed, and trying again soon is right. */
@@ -56,62 +56,41 @@ class Problems extends ResponseEntityExceptionHandler {
   })
   ResponseEntity<ProblemDetail> databaseAway(RuntimeException e) {
     logger.warn("The database does not answer: " + e.getMessage());
-    ProblemDetail p =
-        ProblemDetail.forStatusAndDetail(
-            HttpStatus.SERVICE_UNAVAILABLE,
-            "The database does not answer; nothing was changed. Try again in a moment.");
-    p.setTitle("Away for a moment");
-    return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
-        .header("Content-Type", "application/problem+json")
-        .header(HttpHeaders.RETRY_AFTER, "1")
-        .body(p);
+    return later(
+        "Away for a moment",
+        "The database does not answer; nothing was changed. Try again in a moment.",
+        1);
   }
 
   /** A parameter that PostgreSQL does not take, or one that names what has just gone. */
   @ExceptionHandler
   ResponseEntity<ProblemDetail> cannotBeKept(DataIntegrityViolationException e) {
     logger.info("Refused by the database: " + e.getMessage());
-    ProblemDetail p =
-        ProblemDetail.forStatusAndDetail(
-            HttpStatus.BAD_REQUEST,
-            "The request holds a character that cannot be kept, or names something that is gone");
-    p.setTitle("Bad request");
-    return answer(HttpStatus.BAD_REQUEST, p);
+    return bad(
+        "The request holds a character that cannot be kept, or names something that is gone");
+  }
+
+  /** Parameters that cannot be decoded. */
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> badParameter(InvalidParameterException e) {
+    return bad("The address has parameters that are no UTF-8 text");
   }
 
   /** More memory or depth than there is; what was being done is given up, and nothing else. */
   @ExceptionHandler
   ResponseEntity<ProblemDetail> tooMuch(VirtualMachineError e) {
     logger.error("A request needed too much", e);
-    ProblemDetail p =
-        ProblemDetail.forStatusAndDetail(
-            HttpStatus.SERVICE_UNAVAILABLE,
-            "The server has not enough memory for this now. Try a smaller one, or again later.");
-    p.setTitle("Too much at once");
-    return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
-        .header("Content-Type", "application/problem+json")
-        .header(HttpHeaders.RETRY_AFTER, "5")
-        .body(p);
-  }
-
-  /** Parameters that cannot be decoded. */
-  @ExceptionHandler
-  ResponseEntity<ProblemDetail> badParameter(InvalidParameterException e) {
-    ProblemDetail p =
-        ProblemDetail.forStatusAndDetail(
-            HttpStatus.BAD_REQUEST, "The address has parameters that are no UTF-8 text");
-    p.setTitle("Bad request");
-    return answer(HttpStatus.BAD_REQUEST, p);
+    return later(
+        "Too much at once",
+        "The server has not enough memory for this now. Try a smaller one, or again later.",
+        5);
   }
 
   /** Something of this machine is full or missing: told in its own words. */
   @ExceptionHandler
   ResponseEntity<ProblemDetail> unable(UnableException e) {
     logger.error("A request could not be served", e);
-    ProblemDetail p =
-        ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, e.getMessage());
-    p.setTitle("The server is not able to");
-    return answer(HttpStatus.SERVICE_UNAVAILABLE, p);
+    return later("The server is not able to", e.getMessage(), 30);
   }
 
   @ExceptionHandler
@@ -123,15 +102,34 @@ class Problems extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ResponseEntity<ProblemDetail> unexpected(RuntimeException e) {
     logger.error("A request failed", e);
-    ProblemDetail p =
-        ProblemDetail.forStatusAndDetail(
-            HttpStatus.INTERNAL_SERVER_ERROR,
-            "Something went wrong on the server; its log says what. Nothing was changed.");
-    p.setTitle("Server error");
-    return answer(HttpStatus.INTERNAL_SERVER_ERROR, p);
+    HttpStatus status = HttpStatus.INTERNAL_SERVER_ERROR;
+    return answer(
+        status,
+        problem(
+            status,
+            "Server error",
+            "Something went wrong on the server; its log says what. Nothing was changed."));
+  }
+
+  private static ProblemDetail problem(HttpStatus status, String title, String detail) {
+    ProblemDetail p = ProblemDetail.forStatusAndDetail(status, detail);
+    p.setTitle(title);
+    return p;
+  }
+
+  private static ResponseEntity<ProblemDetail> bad(String detail) {
+    return answer(HttpStatus.BAD_REQUEST, problem(HttpStatus.BAD_REQUEST, "Bad request", detail));
+  }
+
+  private static ResponseEntity<ProblemDetail> later(String title, String detail, int seconds) {
+    HttpStatus status = HttpStatus.SERVICE_UNAVAILABLE;
+    return ResponseEntity.status(status)
+        .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+        .header(HttpHeaders.RETRY_AFTER, Integer.toString(seconds))
+        .body(problem(status, title, detail));
   }
 
   private static ResponseEntity<ProblemDetail> answer(HttpStatusCode status, ProblemDetail p) {
-    return ResponseEntity.status(status).header("Content-Type", "application/problem+json").body(p);
+    return ResponseEntity.status(status).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(p);
   }
 }

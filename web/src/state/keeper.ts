@@ -27,6 +27,7 @@ export const useKeeper = create<Keeper>(() => ({ state: 'kept', theirs: null, of
 const DELAY = 300;
 const RETRY = 1000;
 const VISIT_DELAY = 700;
+const STORE_WAIT = 2000;
 
 let revision = 0;
 let confirmed: SceneDoc | null = null;
@@ -194,8 +195,9 @@ async function send(): Promise<void> {
     return;
   }
   try {
-    // The key is on the disk before the save is out, so that it is known again after a crash.
-    await store();
+    // The key is on the disk before the save is out, so that it is known again after a crash; a
+    // store that does not answer must not hold the save up for ever.
+    await Promise.race([store(), new Promise((done) => setTimeout(done, STORE_WAIT))]);
     const { key } = next.doc === doc ? next : (next = { key: crypto.randomUUID(), doc });
     if (!unanswered.includes(key)) unanswered = [...unanswered, key];
     const saved = await api.saveScene(sceneId, revision, doc, key);

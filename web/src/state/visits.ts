@@ -4,6 +4,9 @@ import { browserStore } from './browserStore';
 /** Steps of a scene that outlive its page; within a page there are as many as were made. */
 const MOST = 200;
 
+/** What they may take together, in characters: of long documents fewer are kept. */
+const LONGEST = 20_000_000;
+
 /** What undo and redo go through: documents before and after the present one. */
 export interface Steps {
   past: SceneDoc[];
@@ -21,8 +24,10 @@ let last: Promise<unknown> = Promise.resolve();
 export function keepVisit(scene: string, doc: SceneDoc, { past, future }: Steps): Promise<void> {
   const base = bases.get(scene) ?? 0;
   const all = [...past, doc, ...future];
-  const first = base + Math.max(0, past.length - MOST);
-  const end = base + Math.min(all.length, past.length + 1 + MOST) - 1;
+  const size = JSON.stringify(doc).length;
+  const most = Math.max(5, Math.min(MOST, Math.floor(LONGEST / size)));
+  const first = base + Math.max(0, past.length - most);
+  const end = base + Math.min(all.length, past.length + 1 + most) - 1;
   const known = written.get(scene) ?? new Map<number, SceneDoc>();
   written.set(scene, known);
   const mine = last.then(async () => {

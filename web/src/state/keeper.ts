@@ -50,9 +50,9 @@ export async function openScene(id: string): Promise<void> {
   const kept = await api.scene(id);
   const document = complete(kept.document);
   const { own, others } = await pendingOf(id);
-  // Work of one page that ended before its changes arrived is simply gone on with.
-  const only = others.length === 1 && others[0]!.revision === kept.revision ? others[0] : undefined;
-  const found = own ?? only;
+  // Work of one page that ended before its changes arrived is simply gone on with. Whether the
+  // server has moved on since by its own saves or somebody else's shows when it is sent.
+  const found = own ?? (others.length === 1 ? others[0] : undefined);
   const steps = await earlierVisit(id, document);
   revision = kept.revision;
   confirmed = document;

@@ -87,7 +87,7 @@ final class Soak implements AutoCloseable {
       if (away) {
         killServer();
       }
-      String shown = type(1 + random.nextInt(40));
+      String shown = type(1 + random.nextInt(30));
       switch (victim) {
         case 0 -> killServer();
         case 1 -> killDatabase();
@@ -117,7 +117,7 @@ final class Soak implements AutoCloseable {
       page.waitForTimeout(random.nextInt(30));
       shown = kept(shown);
     }
-    page.waitForTimeout(random.nextInt(900));
+    page.waitForTimeout(random.nextInt(600));
     return kept(shown);
   }
 
@@ -268,7 +268,7 @@ final class Soak implements AutoCloseable {
     page.setDefaultTimeout(60_000);
     page.navigate(address() + "/#/scenes/" + scene);
     page.getByTestId("overlay").waitFor();
-    page.keyboard().press("1");
+    page.locator("nav button").first().click();
   }
 
   private void killServer() throws InterruptedException {

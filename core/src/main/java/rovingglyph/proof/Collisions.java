@@ -25,9 +25,9 @@ final class Collisions {
   private Collisions() {}
 
   /** Pairs of letters in quotes, in the order of the row. */
-  static List<String> of(PreparedLettering l, double time) {
+  static List<String> of(PreparedLettering l, List<Seating> rows) {
     List<String> out = new ArrayList<>();
-    for (Seating row : l.rows(l.values(time))) {
+    for (Seating row : rows) {
       if (row.letters().size() <= MOST) {
         of(l, row, out);
       }
@@ -51,14 +51,38 @@ final class Collisions {
       if (box.isEmpty() || other.box.isEmpty() || !box.meets(other.box)) {
         return false;
       }
-      for (List<Point> p : polygons) {
-        for (List<Point> q : other.polygons) {
-          if (cross(p, q)) {
+      // Of two neighbours only a few edges lie where their boxes overlap.
+      List<Point> mine = edgesIn(other.box);
+      List<Point> theirs = mine.isEmpty() ? mine : other.edgesIn(box);
+      for (int i = 0; i < mine.size(); i += 2) {
+        for (int k = 0; k < theirs.size(); k += 2) {
+          if (Line.cross(mine.get(i), mine.get(i + 1), theirs.get(k), theirs.get(k + 1))) {
             return true;
           }
         }
       }
       return false;
+    }
+
+    /** Both ends of every edge that may reach into a box. */
+    private List<Point> edgesIn(Rect area) {
+      List<Point> out = new ArrayList<>();
+      for (List<Point> polygon : polygons) {
+        Point a = polygon.get(polygon.size() - 1);
+        for (Point b : polygon) {
+          boolean beside =
+              Math.max(a.x(), b.x()) < area.left()
+                  || Math.min(a.x(), b.x()) > area.right()
+                  || Math.max(a.y(), b.y()) < area.top()
+                  || Math.min(a.y(), b.y()) > area.bottom();
+          if (!beside) {
+            out.add(a);
+            out.add(b);
+          }
+          a = b;
+        }
+      }
+      return out;
     }
   }
 
@@ -115,20 +139,5 @@ final class Collisions {
       }
     }
     return out;
-  }
-
-  private static boolean cross(List<Point> a, List<Point> b) {
-    Point p0 = a.get(a.size() - 1);
-    for (Point p1 : a) {
-      Point q0 = b.get(b.size() - 1);
-      for (Point q1 : b) {
-        if (Line.cross(p0, p1, q0, q1)) {
-          return true;
-        }
-        q0 = q1;
-      }
-      p0 = p1;
-    }
-    return false;
   }
 }

@@ -200,10 +200,11 @@ public final class Proof {
   private void atRest(PreparedLettering l) {
     double t = restTime(l.lettering(), scene.length());
     SeatValues v = l.values(t);
-    List<Placement> places = l.inFrame(l.seating(v));
+    List<Seating> all = l.rows(v);
+    Seating seating = all.get(0);
+    List<Placement> places = l.inFrame(seating);
     String name = quoted(l.lettering());
     String id = l.lettering().id();
-    Seating seating = l.seating(v);
     double length = seating.track().length();
     if (length < 1) {
       String path = scene.path(l.lettering().path()).name();
@@ -226,9 +227,8 @@ public final class Proof {
           t);
     }
     int rows = l.lettering().setting().rows().count();
-    if (l.rows(v).size() < rows) {
-      find(
-          "Of the " + rows + " rows of " + name + " only " + l.rows(v).size() + " are made", id, t);
+    if (all.size() < rows) {
+      find("Of the " + rows + " rows of " + name + " only " + all.size() + " are made", id, t);
     }
     double more = seating.extent() - seating.roomLength();
     if (more > 0.01) {
@@ -245,7 +245,7 @@ public final class Proof {
       find(name + " is out of the frame at rest", id, t);
     }
     // A ring that is too long lies over itself, and that is told already.
-    List<String> crossing = more > 0.01 && round ? List.of() : Collisions.of(l, t);
+    List<String> crossing = more > 0.01 && round ? List.of() : Collisions.of(l, all);
     if (!crossing.isEmpty()) {
       String others = crossing.size() > 1 ? " and " + (crossing.size() - 1) + " more pairs" : "";
       find(

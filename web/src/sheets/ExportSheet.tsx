@@ -103,7 +103,7 @@ function FileRow({ file, onRemove }: { file: ExportStatus; onRemove: () => void 
   return (
     <li className="rounded-lg bg-paper p-2.5">
       <div className="flex items-center gap-2">
-        <span className="min-w-0 flex-1 font-medium break-all">{file.fileName}</span>
+        <span className="min-w-0 flex-1 font-medium break-words">{file.fileName}</span>
         <button
           type="button"
           className="p-0.5 text-soft hover:text-ink"

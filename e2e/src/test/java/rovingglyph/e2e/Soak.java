@@ -1,6 +1,7 @@
 package rovingglyph.e2e;
 
 import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
@@ -55,6 +56,9 @@ final class Soak implements AutoCloseable {
     startBrowser();
     page.getByText("Add a lettering").first().click();
     page.locator("#words-text").fill("");
+    // Every check needs the lettering: a browser killed before it was kept may rightly lose it.
+    page.waitForCondition(
+        () -> page.getByTestId("kept").textContent().equals("All changes kept") && isOnServer());
   }
 
   public static void main(String[] args) throws Exception {
@@ -159,10 +163,22 @@ final class Soak implements AutoCloseable {
     }
   }
 
-  private String onServer() throws IOException, InterruptedException {
+  private JsonArray letteringsOnServer() throws IOException, InterruptedException {
     JsonObject document =
         Json.parse(ask("GET", "/api/scenes/" + scene, null)).asObject().get("document").asObject();
-    return document.get("letterings").asArray().get(0).asObject().getString("text", "");
+    return document.get("letterings").asArray();
+  }
+
+  private boolean isOnServer() {
+    try {
+      return !letteringsOnServer().isEmpty();
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private String onServer() throws IOException, InterruptedException {
+    return letteringsOnServer().get(0).asObject().getString("text", "");
   }
 
   private String ask(String method, String path, String body)

@@ -3,6 +3,7 @@ import type { Lettering, SceneDoc } from './core/document';
 /** A lettering of no words, which needs nothing shaped that the server would have to give. */
 export function lettering(parts: Partial<Lettering> = {}): Lettering {
   return {
+    kind: 'lettering',
     id: 'l',
     text: '',
     face: 'fraunces',
@@ -32,7 +33,7 @@ export function lettering(parts: Partial<Lettering> = {}): Lettering {
 export function scene(parts: Partial<SceneDoc> = {}): SceneDoc {
   return {
     format: 'roving-glyph-scene',
-    version: 1,
+    version: 2,
     name: 'Test',
     width: 1000,
     height: 600,
@@ -51,8 +52,7 @@ export function scene(parts: Partial<SceneDoc> = {}): SceneDoc {
         ],
       },
     ],
-    letterings: [lettering()],
-    pictures: [],
+    items: [lettering()],
     templates: [],
     stack: ['l'],
     ...parts,

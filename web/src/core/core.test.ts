@@ -15,11 +15,11 @@ function giveRuns(doc: SceneDoc): void {
 }
 
 describe('the compiled core', () => {
-  const doc = scene({ letterings: [lettering({ text: 'x' })] });
+  const doc = scene({ items: [lettering({ text: 'x' })] });
   beforeEach(() => giveRuns(doc));
 
   it('asks for what has to be shaped, once', () => {
-    const other = scene({ letterings: [lettering({ text: `${Math.random()}` })] });
+    const other = scene({ items: [lettering({ text: `${Math.random()}` })] });
     const asked = core.open(other);
     expect(asked.kind === 'missing' && asked.missing[0]?.face).toBe('fraunces');
     giveRuns(other);

@@ -1,4 +1,4 @@
-/** The scene document, version 1, as docs/scene-format.md describes it. */
+/** The scene document, version 2, as docs/scene-format.md describes it. */
 export interface Cue {
   id: string;
   name: string;
@@ -7,7 +7,7 @@ export interface Cue {
 
 export interface SceneDoc {
   format: 'roving-glyph-scene';
-  version: 1;
+  version: 2;
   name: string;
   width: number;
   height: number;
@@ -15,9 +15,7 @@ export interface SceneDoc {
   length: number;
   background: string | null;
   paths: GuidePath[];
-  letterings: Lettering[];
-  pictures: Picture[];
-  groups?: Group[];
+  items: Item[];
   templates: Template[];
   cues?: Cue[];
   blur?: { angle: number; samples: number };
@@ -221,8 +219,19 @@ export interface Trail {
   lag: number;
 }
 
-export interface Lettering {
+/** What every item has, whatever its kind. */
+export interface ItemProperties {
   id: string;
+  name?: string;
+  /** Seconds: it is there at this time and after it, up to {@link shownTo}. */
+  shownFrom?: number;
+  shownTo?: number;
+  hidden: boolean;
+  locked: boolean;
+}
+
+export interface Lettering extends ItemProperties {
+  kind: 'lettering';
   text: string;
   face: string;
   faceName?: string;
@@ -247,32 +256,33 @@ export interface Lettering {
   size: Movable;
   opacity: Movable;
   rotation: Movable;
-  hidden: boolean;
-  locked: boolean;
 }
 
 /** What is put somewhere as a whole. */
-export interface Placed {
-  id: string;
+export interface Placed extends ItemProperties {
   name: string;
   x: Movable;
   y: Movable;
   scale: Movable;
   opacity: Movable;
   rotation: Movable;
-  hidden: boolean;
-  locked: boolean;
 }
 
-export interface Picture extends Placed {
+/** Filled shapes, placed as one. */
+export interface DrawingItem extends Placed {
+  kind: 'drawing';
   parts: { d: string; fill: string }[];
 }
 
 /** Items that are placed as one. */
 export interface Group extends Placed {
+  kind: 'group';
   members: string[];
   centre: Pair;
 }
+
+/** Documents may also hold items of kinds that are not known here: nothing is asked of them. */
+export type Item = Lettering | DrawingItem | Group;
 
 /** The name of a value that can move; the core lists them (the Java class Channel). */
 export type Channel = string;

@@ -12,6 +12,7 @@ import { Playhead } from './Playhead';
 import { Chip } from './Chip';
 import { scrollBy, zoomAt } from './view';
 import { Ring } from './Ring';
+import { AwayShade, ShownBar } from './ShownSpan';
 import type { Scale } from './scale';
 
 interface Props {
@@ -101,6 +102,7 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
         </clipPath>
         <Grid item={item} scale={scale} along={along} />
         <g clipPath="url(#plot)">
+          <AwayShade item={item} scale={scale} />
           {along && <OtherLines item={item} scale={scale} />}
           {along && <Band samples={samples} scale={scale} />}
           <path d={linePath(samples, scale)} fill="none" className="stroke-teal" strokeWidth={2} />
@@ -118,6 +120,7 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
         )}
         <CueLines scale={scale} toChart={toChart} />
         <Playhead item={item} channel={channel} scale={scale} toChart={toChart} />
+        <ShownBar item={item} scale={scale} toChart={toChart} />
         {box && (
           <rect
             x={box[0]}

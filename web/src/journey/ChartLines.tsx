@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import * as core from '../core/core';
 import { applyEdit, useEditor } from '../state/editor';
+import { letteringsOf } from '../state/items';
 import { drag } from '../stage/drag';
 import type { PartProps } from './Chart';
 import type { Scale } from './scale';
@@ -36,7 +37,7 @@ export function OtherLines({ item, scale }: { item: string; scale: Scale }) {
     () =>
       opened < 1 || !scale.length
         ? []
-        : (doc?.letterings ?? []).flatMap((l) => {
+        : letteringsOf(doc).flatMap((l) => {
             const info = useEditor.getState().summary?.items[l.id];
             if (l.id === item || l.hidden || !info?.length || !info.moving.includes('pathOffset')) {
               return [];

@@ -1,7 +1,8 @@
 import type { Group } from '../core/document';
 import { applyEdit, select, useEditor } from '../state/editor';
 import { nameOf } from '../state/items';
-import { changePlaced, ungroup } from '../state/making';
+import { ungroup } from '../state/making';
+import { changePlaced } from '../state/values';
 import { NumberField } from '../ui/NumberField';
 
 /** The name of a group, what it turns about, and what is in it. */
@@ -22,7 +23,7 @@ export function GroupSection({ group }: { group: Group }) {
           maxLength={200}
           onChange={(e) => {
             const name = e.target.value;
-            changePlaced(group.id, () => ({ name }), `${group.id}.name`);
+            changePlaced(group.id, { name }, `${group.id}.name`);
           }}
         />
       </label>

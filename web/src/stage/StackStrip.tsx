@@ -11,16 +11,9 @@ import {
 import { useState } from 'react';
 import type { SceneDoc } from '../core/document';
 import { select, selectAlso, useEditor } from '../state/editor';
-import { groupOf, groupRound, letteringOf, nameOf, placedOf } from '../state/items';
-import {
-  addLettering,
-  groupChosen,
-  removeItems,
-  restack,
-  toggleFlag,
-  ungroup,
-} from '../state/making';
-import { chosenWith } from '../state/values';
+import { groupOf, groupRound, itemOf, letteringOf, nameOf } from '../state/items';
+import { addLettering, groupChosen, removeItems, restack, ungroup } from '../state/making';
+import { chosenWith, toggleFlag } from '../state/values';
 
 /** Everything in the scene as chips, back to front; what is in the chosen group stands within it. */
 export function StackStrip() {
@@ -29,7 +22,7 @@ export function StackStrip() {
   const several = useEditor((s) => s.also.length > 0);
   const [dragged, setDragged] = useState<string | null>(null);
   if (!doc) return null;
-  const chosen = letteringOf(doc, selected) ?? placedOf(doc, selected);
+  const chosen = itemOf(doc, selected);
   const group = groupOf(doc, selected);
 
   return (
@@ -108,7 +101,7 @@ function Row({ doc, into, ids, dragged, onDrag }: RowProps) {
     const open = group && holds(doc, group.id, selected);
     const name = nameOf(doc, id);
     const chosen = id === selected || also.includes(id);
-    const hidden = (letteringOf(doc, id) ?? placedOf(doc, id))?.hidden;
+    const hidden = itemOf(doc, id)?.hidden;
     return (
       <li
         key={id}

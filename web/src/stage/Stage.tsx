@@ -2,6 +2,7 @@ import { useLayoutEffect, useRef, useState } from 'react';
 import { framesPerSecond } from '../core/document';
 import { SceneSettings } from '../shell/SceneSettings';
 import { useEditor } from '../state/editor';
+import { letteringsOf } from '../state/items';
 import { addLettering } from '../state/making';
 import { FrameCanvas } from './FrameCanvas';
 import { Overlay } from './Overlay';
@@ -96,7 +97,7 @@ function Picture() {
               clear={tracing}
             />
             {!full && <Overlay unit={1 / scale} />}
-            {doc.letterings.length === 0 && !full && (
+            {letteringsOf(doc).length === 0 && !full && (
               <div className="pointer-events-none absolute inset-0 flex flex-col items-center justify-center gap-3 text-center">
                 <p className="rounded-md bg-sheet/90 px-3 py-2">
                   Begin with words: they get a circle to travel on, and you choose the path next.

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { letteringsOf } from './items';
 import { EMPTY_RUN, lettering, scene } from '../testing';
 import {
   applyEdit,
@@ -11,14 +12,14 @@ import {
   undo,
   useEditor,
 } from './editor';
-import { changeLettering, setValue } from './values';
+import { changeLettering, setValue, toggleFlag } from './values';
 import { onFrame } from '../core/core';
-import { addLettering, removeItems, restack, toggleFlag } from './making';
+import { addLettering, removeItems, restack } from './making';
 import { addPath } from './paths';
 import { useNotices } from './notices';
 
 const state = () => useEditor.getState();
-const first = () => state().doc!.letterings[0]!;
+const first = () => letteringsOf(state().doc)[0]!;
 
 beforeEach(async () => {
   vi.stubGlobal('fetch', async (_: string, init?: RequestInit) => {
@@ -126,8 +127,8 @@ describe('values', () => {
 describe('making', () => {
   it('adds a lettering on the path of the chosen one, and on a circle where there is none', async () => {
     addLettering();
-    expect(state().doc!.letterings[1]?.path).toBe('p');
-    showScene('empty', 'project', scene({ paths: [], letterings: [], stack: [] }));
+    expect(letteringsOf(state().doc)[1]?.path).toBe('p');
+    showScene('empty', 'project', scene({ paths: [], items: [], stack: [] }));
     addLettering();
     expect(state().doc!.paths[0]?.kind).toBe('circle');
     expect(state().selected).toBe(first().id);
@@ -148,7 +149,7 @@ describe('making', () => {
   it('reorders, hides and locks', () => {
     change((d) => ({
       ...d,
-      letterings: [...d.letterings, lettering({ id: 'm' })],
+      items: [...d.items, lettering({ id: 'm' })],
       stack: ['l', 'm'],
     }));
     restack('l', '', 1);

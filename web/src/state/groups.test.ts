@@ -1,13 +1,15 @@
 import { beforeEach, expect, it, vi } from 'vitest';
-import type { Picture } from '../core/document';
-import { EMPTY_RUN, scene } from '../testing';
+import type { DrawingItem } from '../core/document';
+import { EMPTY_RUN, lettering, scene } from '../testing';
 import { chartedOf } from './channels';
 import { applyEdit, select, selectAlso, showScene, undo, useEditor } from './editor';
 import { groupOf, isLocked, nameOf } from './items';
-import { changePlaced, groupChosen, removeItems, restack, toggleFlag, ungroup } from './making';
+import { groupChosen, removeItems, restack, ungroup } from './making';
+import { changePlaced, toggleFlag } from './values';
 
 const state = () => useEditor.getState();
-const picture = (id: string): Picture => ({
+const picture = (id: string): DrawingItem => ({
+  kind: 'drawing',
   id,
   name: `Picture ${id}`,
   parts: [{ d: 'M0 0H9V9Z', fill: '#112233' }],
@@ -28,7 +30,7 @@ beforeEach(() => {
   showScene(
     's',
     'project',
-    scene({ pictures: [picture('a'), picture('b')], stack: ['a', 'l', 'b'] }),
+    scene({ items: [picture('a'), lettering(), picture('b')], stack: ['a', 'l', 'b'] }),
   );
   return vi.waitFor(() => expect(state().summary?.items.a).toBeDefined());
 });
@@ -55,7 +57,7 @@ it('takes a group apart and moves items in and out', () => {
   restack('l', id);
   expect(groupOf(state().doc, id)?.members).toEqual(['a', 'b', 'l']);
   restack('l', '', 0);
-  changePlaced(id, () => ({ name: 'Badge' }));
+  changePlaced(id, { name: 'Badge' });
   expect(nameOf(state().doc, id)).toBe('Badge');
   ungroup(id);
   expect(state().doc!.stack).toEqual(['l', 'a', 'b']);
@@ -70,7 +72,7 @@ it('locks what is in a locked group, and removes it along', () => {
   expect(isLocked(state().doc, 'b')).toBe(true);
   expect(isLocked(state().doc, 'a')).toBe(false);
   removeItems([id]);
-  expect(state().doc!.pictures.map((p) => p.id)).toEqual(['a']);
+  expect(state().doc!.items.map((p) => p.id)).toEqual(['a', 'l']);
 });
 
 it('drops an item from those chosen when it is chosen again', () => {

@@ -1,21 +1,35 @@
-import type { Group, Lettering, Placed, SceneDoc } from '../core/document';
+import type { Group, Item, Lettering, Placed, SceneDoc } from '../core/document';
 
-export function letteringOf(doc: SceneDoc | null, id: string | null): Lettering | undefined {
-  return doc?.letterings.find((l) => l.id === id);
+export function itemOf(doc: SceneDoc | null, id: string | null): Item | undefined {
+  return doc?.items.find((i) => i.id === id);
 }
 
-/** The picture or group with an id. */
+/** All letterings, in the order of the document. */
+export function letteringsOf(doc: SceneDoc | null): Lettering[] {
+  return doc?.items.filter((i) => i.kind === 'lettering') ?? [];
+}
+
+export function letteringOf(doc: SceneDoc | null, id: string | null): Lettering | undefined {
+  const item = itemOf(doc, id);
+  return item?.kind === 'lettering' ? item : undefined;
+}
+
+/** The drawing or group with an id. */
 export function placedOf(doc: SceneDoc | null, id: string | null): Placed | undefined {
-  return doc?.pictures.find((p) => p.id === id) ?? groupOf(doc, id);
+  const item = itemOf(doc, id);
+  return item?.kind === 'drawing' || item?.kind === 'group' ? item : undefined;
 }
 
 export function groupOf(doc: SceneDoc | null, id: string | null): Group | undefined {
-  return doc?.groups?.find((g) => g.id === id);
+  const item = itemOf(doc, id);
+  return item?.kind === 'group' ? item : undefined;
 }
 
 /** The group that an item stands in. */
 export function groupRound(doc: SceneDoc | null, id: string | null): Group | undefined {
-  return doc?.groups?.find((g) => id !== null && g.members.includes(id));
+  return doc?.items.find(
+    (g): g is Group => g.kind === 'group' && id !== null && g.members.includes(id),
+  );
 }
 
 /** The ids of some items and of all in those that are groups, back to front. */
@@ -26,13 +40,12 @@ export function inStack(doc: SceneDoc, ids: string[]): string[] {
 /** Whether an item or a group round it is locked. */
 export function isLocked(doc: SceneDoc | null, id: string): boolean {
   const round = groupRound(doc, id);
-  const own = letteringOf(doc, id) ?? placedOf(doc, id);
-  return own?.locked === true || (round !== undefined && isLocked(doc, round.id));
+  return itemOf(doc, id)?.locked === true || (round !== undefined && isLocked(doc, round.id));
 }
 
 /** What an item is called in lists. */
 export function nameOf(doc: SceneDoc | null, id: string): string {
-  const lettering = letteringOf(doc, id);
-  if (lettering) return lettering.text.trim().replace(/\n/g, ' ') || 'No words yet';
-  return placedOf(doc, id)?.name ?? '';
+  const item = itemOf(doc, id);
+  if (item?.kind !== 'lettering') return item?.name ?? item?.kind ?? '';
+  return item.name || item.text.trim().replace(/\n/g, ' ') || 'No words yet';
 }

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { letteringsOf } from './items';
 import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { SceneDoc } from '../core/document';
 import { EMPTY_RUN, lettering, scene } from '../testing';
@@ -75,9 +76,9 @@ const put = async (p: Partial<Pending>) =>
     document: scene(),
     ...p,
   });
-const filled = (colour: string) => scene({ letterings: [lettering({ fill: colour })] });
+const filled = (colour: string) => scene({ items: [lettering({ fill: colour })] });
 
-const fill = () => server.document.letterings[0]?.fill;
+const fill = () => letteringsOf(server.document)[0]?.fill;
 const state = () => useKeeper.getState().state;
 const until = (wanted: string) => vi.waitFor(() => expect(state()).toBe(wanted), 4000);
 
@@ -155,10 +156,10 @@ describe('keeping', () => {
 
   it('takes up what an earlier page never sent', async () => {
     const found = scene();
-    found.letterings[0]!.fill = '#ABCDEF';
+    letteringsOf(found)[0]!.fill = '#ABCDEF';
     store.set('roving-pending:s:gone', JSON.stringify({ revision: 1, document: found }));
     await openScene('s');
-    expect(useEditor.getState().doc?.letterings[0]?.fill).toBe('#ABCDEF');
+    expect(letteringsOf(useEditor.getState().doc)[0]?.fill).toBe('#ABCDEF');
     await until('kept');
     expect(fill()).toBe('#ABCDEF');
   });
@@ -188,9 +189,9 @@ describe('what pages that are gone have left', () => {
     await put({ tab: 'tab', document: filled('#0000BB') });
     useEditor.setState({ doc: null, sceneId: null });
     await openScene('s');
-    expect(useEditor.getState().doc?.letterings[0]?.fill).toBe('#0000BB');
+    expect(letteringsOf(useEditor.getState().doc)[0]?.fill).toBe('#0000BB');
     const offers = useKeeper.getState().offers;
-    expect(offers.map((o) => o.document.letterings[0]?.fill)).toEqual(['#00AAAA']);
+    expect(offers.map((o) => letteringsOf(o.document)[0]?.fill)).toEqual(['#00AAAA']);
     await until('kept');
     expect(fill()).toBe('#0000BB');
     expect((await pending()).map((p) => p.tab)).toEqual(['aaa']);
@@ -199,7 +200,7 @@ describe('what pages that are gone have left', () => {
     await vi.waitFor(() => expect(fill()).toBe('#00AAAA'));
     await vi.waitFor(async () => expect(await pending()).toHaveLength(0));
     undo();
-    expect(useEditor.getState().doc?.letterings[0]?.fill).toBe('#0000BB');
+    expect(letteringsOf(useEditor.getState().doc)[0]?.fill).toBe('#0000BB');
   });
 
   it('offers each of several, and leaves those of living pages alone', async () => {
@@ -252,12 +253,12 @@ describe('undo', () => {
     undo();
     await until('kept');
     await openScene('s');
-    expect(useEditor.getState().doc?.letterings[0]?.fill).toBe('#111111');
+    expect(letteringsOf(useEditor.getState().doc)[0]?.fill).toBe('#111111');
     redo();
-    expect(useEditor.getState().doc?.letterings[0]?.fill).toBe('#222222');
+    expect(letteringsOf(useEditor.getState().doc)[0]?.fill).toBe('#222222');
     undo();
     undo();
-    expect(useEditor.getState().doc?.letterings[0]?.fill).toBe('#1F2B37');
+    expect(letteringsOf(useEditor.getState().doc)[0]?.fill).toBe('#1F2B37');
     await until('kept');
   });
 
@@ -267,9 +268,9 @@ describe('undo', () => {
     server.revision++;
     server.document = filled('#444444');
     await openScene('s');
-    expect(useEditor.getState().doc?.letterings[0]?.fill).toBe('#444444');
+    expect(letteringsOf(useEditor.getState().doc)[0]?.fill).toBe('#444444');
     undo();
-    expect(useEditor.getState().doc?.letterings[0]?.fill).toBe('#333333');
+    expect(letteringsOf(useEditor.getState().doc)[0]?.fill).toBe('#333333');
     await until('kept');
   });
 });
@@ -302,6 +303,6 @@ describe('two at once', () => {
     resolveConflict(false);
     expect(useEditor.getState().doc?.name).toBe('Theirs');
     undo();
-    expect(useEditor.getState().doc?.letterings[0]?.fill).toBe('#AA0000');
+    expect(letteringsOf(useEditor.getState().doc)[0]?.fill).toBe('#AA0000');
   });
 });

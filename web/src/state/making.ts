@@ -1,7 +1,5 @@
-import type { Placed } from '../core/document';
-import { applyEdit, change, pathOf, select, useEditor } from './editor';
-import { changeLettering } from './values';
-import { groupOf, letteringOf } from './items';
+import { applyEdit, pathOf, select, useEditor } from './editor';
+import { groupOf } from './items';
 
 export const newId = () => crypto.randomUUID().slice(0, 8);
 
@@ -45,23 +43,4 @@ export function ungroup(id: string): void {
   const first = groupOf(useEditor.getState().doc, id)?.members[0] ?? null;
   applyEdit({ op: 'ungroup', item: id });
   select(first);
-}
-
-export function toggleFlag(id: string, flag: 'hidden' | 'locked'): void {
-  const { doc } = useEditor.getState();
-  const lettering = letteringOf(doc, id);
-  if (lettering) changeLettering(id, { [flag]: !lettering[flag] });
-  else changePlaced(id, (p) => ({ [flag]: !p[flag] }));
-}
-
-/** A picture or group with other parts. */
-export function changePlaced(id: string, parts: (p: Placed) => Partial<Placed>, merge = ''): void {
-  change(
-    (d) => ({
-      ...d,
-      pictures: d.pictures.map((p) => (p.id === id ? { ...p, ...parts(p) } : p)),
-      groups: (d.groups ?? []).map((g) => (g.id === id ? { ...g, ...parts(g) } : g)),
-    }),
-    merge,
-  );
 }

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { letteringsOf } from './items';
 import type { Knot, Pair } from '../core/document';
 import { EMPTY_RUN, scene } from '../testing';
 import * as core from '../core/core';
@@ -57,7 +58,7 @@ describe('drawing', () => {
     draw('curve', [knot(0), knot(90)]);
     finishDrawing(true);
     expect(paths()[1]).toMatchObject({ kind: 'drawn', closed: true, name: 'Curve 2' });
-    expect(state().doc!.letterings[0]?.path).toBe(paths()[1]?.id);
+    expect(letteringsOf(state().doc)[0]?.path).toBe(paths()[1]?.id);
     expect(pathOf(state())?.id).toBe(paths()[1]?.id);
   });
 
@@ -124,7 +125,7 @@ it('takes in paths from elsewhere and seats the lettering on the first', () => {
   const found = { d: 'M0 0L50 0', closed: false, length: 50, picture: '' };
   importPaths([found, { ...found, name: 'Two' }], true);
   expect(paths().map((p) => p.name)).toEqual(['Line', 'Path 1', 'Two']);
-  expect(state().doc!.letterings[0]?.path).toBe(paths()[1]?.id);
+  expect(letteringsOf(state().doc)[0]?.path).toBe(paths()[1]?.id);
   const middle = (pointsOf(paths()[1]!, 0) as Knot[]).map((k): Pair => [k.x, k.y]);
   expect(middle[0]?.[1]).toBe(300);
 });
@@ -187,7 +188,7 @@ describe('a point being dragged', () => {
     move(200, 300);
     changeLettering('l', { size: 50 });
     expect(pointsOf(paths()[0]!, 0)[0]).toMatchObject({ x: 200 });
-    expect(state().doc!.letterings[0]!.size).toBe(50);
+    expect(letteringsOf(state().doc)[0]!.size).toBe(50);
   });
 
   it('is not left on show where it is refused', () => {

@@ -3,7 +3,7 @@ import * as core from '../core/core';
 import type { FoundPath } from '../core/core';
 import { isShape, type GuidePath, type Knot, type Pair, type Template } from '../core/document';
 import { applyEdit, change, pathOf, preview, undo, useEditor, type Drawing } from './editor';
-import { letteringOf } from './items';
+import { letteringOf, letteringsOf } from './items';
 import { newId } from './making';
 import { notify } from './notices';
 import { warmUpFitting } from './warmUp';
@@ -121,7 +121,9 @@ export function pointsOf(path: GuidePath, time: number): Knot[] {
 
 /** Which letterings sit on a path. */
 export function sitters(path: string): string[] {
-  return (get().doc?.letterings ?? []).filter((l) => l.path === path).map((l) => l.id);
+  return letteringsOf(get().doc)
+    .filter((l) => l.path === path)
+    .map((l) => l.id);
 }
 
 export function importPaths(paths: FoundPath[], fit: boolean): void {

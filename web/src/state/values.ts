@@ -1,20 +1,36 @@
 import * as core from '../core/core';
 import type { Problem } from '../core/core';
-import type { Channel, Lettering } from '../core/document';
+import type { Channel, Item, Lettering, Placed } from '../core/document';
 import { channelsOf } from './channels';
 import { applyEdit, change, undo, useEditor } from './editor';
-import { isLocked, letteringOf } from './items';
+import { isLocked, itemOf, letteringOf } from './items';
 import { notify } from './notices';
 
-/** The chosen lettering, with the parts that an update names. */
-export function changeLettering(id: string, parts: Partial<Lettering>, merge = ''): Problem[] {
+/** An item with the parts that an update names. */
+function changeItem(id: string, parts: Partial<Item>, merge: string): Problem[] {
   return change(
     (doc) => ({
       ...doc,
-      letterings: doc.letterings.map((l) => (l.id === id ? { ...l, ...parts } : l)),
+      items: doc.items.map((i) => (i.id === id ? ({ ...i, ...parts } as Item) : i)),
     }),
     merge,
   );
+}
+
+/** A lettering with the parts that an update names. */
+export function changeLettering(id: string, parts: Partial<Lettering>, merge = ''): Problem[] {
+  return changeItem(id, parts, merge);
+}
+
+/** A drawing or a group with other parts. */
+export function changePlaced(id: string, parts: Partial<Placed>, merge = ''): Problem[] {
+  return changeItem(id, parts as Partial<Item>, merge);
+}
+
+/** Hides or shows an item, locks or unlocks it. */
+export function toggleFlag(id: string, flag: 'hidden' | 'locked'): void {
+  const item = itemOf(useEditor.getState().doc, id);
+  if (item) changeItem(id, { [flag]: !item[flag] }, '');
 }
 
 /**
@@ -28,9 +44,10 @@ export function changeChosen(id: string, parts: Partial<Lettering>, merge = ''):
   return change(
     (d) => ({
       ...d,
-      letterings: d.letterings.map((l) =>
-        l.id === id ? { ...l, ...parts } : all.has(l.id) ? withNew(l, before, parts) : l,
-      ),
+      items: d.items.map((i) => {
+        if (i.kind !== 'lettering' || !all.has(i.id)) return i;
+        return i.id === id ? { ...i, ...parts } : withNew(i, before, parts);
+      }),
     }),
     merge,
   );
@@ -58,6 +75,17 @@ function merged(own: unknown, was: Record<string, unknown>, now: Record<string, 
 export function chosenWith(item: string): string[] {
   const { selected, also } = useEditor.getState();
   return item === selected ? [item, ...also] : [item];
+}
+
+/** When an item is there, and all that are chosen with it: seconds, null for no limit. */
+export function setShown(
+  id: string,
+  times: { from?: number | null; to?: number | null },
+  merge = '',
+): Problem[] {
+  const { doc } = useEditor.getState();
+  const items = chosenWith(id).filter((i) => !isLocked(doc, i));
+  return applyEdit({ op: 'shown', items, ...times }, merge);
 }
 
 let several = 0;

@@ -1,3 +1,4 @@
+import { complete } from '../core/core';
 import type { SceneDoc } from '../core/document';
 import { browserStore } from './browserStore';
 
@@ -63,7 +64,10 @@ export async function earlierVisit(scene: string, doc: SceneDoc): Promise<Steps>
     if (!visit) return { past: [], future: [] };
     const range = IDBKeyRange.bound([scene, visit.first], [scene, visit.last]);
     const kept = await db.getAll('steps', range);
-    const documents = kept.map((k) => k.document);
+    // Those that an earlier version of this page kept are of an earlier version themselves.
+    const documents = kept.map((k) =>
+      k.document.version === 2 ? k.document : complete(k.document),
+    );
     const at = visit.at - visit.first;
     const left = documents[at];
     if (!left) return { past: [], future: [] };

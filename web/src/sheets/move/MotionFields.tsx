@@ -2,7 +2,7 @@ import * as core from '../../core/core';
 import type { Problem } from '../../core/core';
 import type { Channel, Lettering, Motion } from '../../core/document';
 import { applyEdit, useEditor } from '../../state/editor';
-import { placedOf } from '../../state/items';
+import { letteringsOf, nameOf, placedOf } from '../../state/items';
 import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
@@ -194,8 +194,8 @@ interface FollowProps {
 }
 
 function FollowFields({ lettering, channel, follow, put }: FollowProps) {
-  const letterings = useEditor((s) => s.doc?.letterings);
-  const others = letterings?.filter((l) => l.id !== lettering.id) ?? [];
+  const doc = useEditor((s) => s.doc);
+  const others = letteringsOf(doc).filter((l) => l.id !== lettering.id);
   if (others.length === 0 && !follow) return null;
   return (
     <>
@@ -204,7 +204,7 @@ function FollowFields({ lettering, channel, follow, put }: FollowProps) {
         value={follow?.lettering ?? ''}
         options={[
           { value: '', label: 'Nobody' },
-          ...others.map((l) => ({ value: l.id, label: l.text.trim() || 'No words yet' })),
+          ...others.map((l) => ({ value: l.id, label: nameOf(doc, l.id) })),
         ]}
         onChange={(id) =>
           put('follow', id ? { factor: 1, delay: 0, offset: 0, ...follow, lettering: id } : null)

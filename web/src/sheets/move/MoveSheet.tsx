@@ -12,6 +12,7 @@ import { BlurFields } from './BlurFields';
 import { CueList } from './CueList';
 import { MotionFields } from './MotionFields';
 import { RecipeCards } from './RecipeCards';
+import { ShownFields, shownWords } from './ShownFields';
 import { TrailFields } from './TrailFields';
 
 /** Recipes, then every value that can move, at the playhead, with its ring. */
@@ -49,6 +50,9 @@ export function MoveSheet() {
       </section>
       <WhatMoves id={id} />
       <MotionFields item={id} channel={charted} lettering={lettering} />
+      <Fold title="Shown" aside={shownWords(doc, id)}>
+        <ShownFields id={id} />
+      </Fold>
       {lettering && (
         <Fold title="Trail" aside={lettering.trail ? 'on' : 'off'} open={!!lettering.trail}>
           <TrailFields lettering={lettering} />

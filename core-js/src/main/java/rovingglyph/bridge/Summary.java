@@ -37,9 +37,9 @@ final class Summary {
     JsonObject paths = new JsonObject();
     p.paths().forEach((id, path) -> paths.add(id, path(path)));
     JsonObject items = new JsonObject();
-    p.scene().letterings().forEach(l -> items.add(l.id(), item(l, p.letterings().get(l.id()))));
-    p.scene().placed().forEach(i -> items.add(i.id(), item(i, null)));
-    p.scene().paths().forEach(i -> items.add(i.id(), item(i, null)));
+    for (Mover m : p.scene().animatables()) {
+      items.add(m.id(), item(m, p.letterings().get(m.id())));
+    }
     JsonArray poses = new JsonArray();
     for (Poses.Pose pose : Poses.of(p.scene())) {
       poses.add(new JsonObject().add("time", pose.time()).add("label", pose.label()));

@@ -14,15 +14,14 @@ import rovingglyph.scene.Scene;
 final class FollowCheck {
   private FollowCheck() {}
 
-  static void check(Scene scene, List<Problem> problems) {
+  static void check(Scene scene, Map<String, String> places, List<Problem> problems) {
     Set<String> clear = new HashSet<>();
-    for (int i = 0; i < scene.letterings().size(); i++) {
-      Lettering l = scene.letterings().get(i);
+    for (Lettering l : scene.letterings()) {
       for (Map.Entry<Channel, Movable> e : l.values().entrySet()) {
         if (e.getValue().follow() == null) {
           continue;
         }
-        String path = "$.letterings[" + i + "]" + LetteringCodec.place(e.getKey()) + ".follow";
+        String path = "$." + places.get(l.id()) + LetteringCodec.place(e.getKey()) + ".follow";
         String other = e.getValue().follow().lettering();
         if (!(scene.item(other) instanceof Lettering)) {
           problems.add(

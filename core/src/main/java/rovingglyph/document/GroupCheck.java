@@ -5,7 +5,9 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
+import rovingglyph.scene.Item;
 
 /** Every item stands in one place: the stack, or one group that is not in itself. */
 final class GroupCheck {
@@ -15,14 +17,16 @@ final class GroupCheck {
   private GroupCheck() {}
 
   /**
-   * The stack as given; items that it does not name and that are in no group go on top, so that
-   * nothing is ever unseen.
+   * The stack as given; items that it does not name and that are in no group go on top, the
+   * drawings first, so that nothing is ever unseen.
    */
-  static List<String> stack(Fields f, Set<String> items, List<Group> groups) {
-    Map<String, Integer> in = membership(f, items, groups);
+  static List<String> stack(Fields f, Map<String, Item> items, Map<String, String> places) {
+    List<Group> groups =
+        items.values().stream().filter(i -> i instanceof Group).map(i -> (Group) i).toList();
+    Map<String, Integer> in = membership(f, items, groups, places);
     Set<String> order = new LinkedHashSet<>(f.texts("stack", 2000));
     for (String id : order) {
-      if (!items.contains(id)) {
+      if (!items.containsKey(id)) {
         f.problem(
             "stack",
             "names \"" + id + "\", which is no lettering, picture or group",
@@ -38,29 +42,37 @@ final class GroupCheck {
       boolean inItself = deep > groups.size();
       if (inItself || deep > DEEPEST) {
         f.problem(
-            "groups[" + i + "].members",
+            places.get(groups.get(i).id()) + ".members",
             inItself ? "the group is in itself" : "stand " + deep + " groups deep",
             "at most " + DEEPEST + " groups in each other");
         break;
       }
     }
-    items.stream().filter(id -> !in.containsKey(id)).forEach(order::add);
+    for (boolean drawing : new boolean[] {true, false}) {
+      items.values().stream()
+          .filter(i -> i instanceof Drawing == drawing && !in.containsKey(i.id()))
+          .forEach(i -> order.add(i.id()));
+    }
     return List.copyOf(order);
   }
 
   /** The index of the group that each member is in. */
-  private static Map<String, Integer> membership(Fields f, Set<String> items, List<Group> groups) {
+  private static Map<String, Integer> membership(
+      Fields f, Map<String, Item> items, List<Group> groups, Map<String, String> places) {
     Map<String, Integer> in = new HashMap<>();
     for (int i = 0; i < groups.size(); i++) {
       for (String id : groups.get(i).members()) {
         String reason = null;
-        if (!items.contains(id)) {
+        if (!items.containsKey(id)) {
           reason = "names \"" + id + "\", which is no lettering, picture or group";
         } else if (in.putIfAbsent(id, i) != null) {
           reason = "names \"" + id + "\", which is in a group already";
         }
         if (reason != null) {
-          f.problem("groups[" + i + "].members", reason, "ids of items, each in one group");
+          f.problem(
+              places.get(groups.get(i).id()) + ".members",
+              reason,
+              "ids of items, each in one group");
         }
       }
     }

@@ -9,13 +9,14 @@ import java.util.stream.Collectors;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cue;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 
-/** What holds for the values of whatever can move: paths, letterings, pictures and groups. */
+/** What holds for the values of whatever can move: the paths and the items. */
 final class KeyframeCheck {
   private KeyframeCheck() {}
 
@@ -23,40 +24,29 @@ final class KeyframeCheck {
    * One keyframe per frame and value, cues that are there, and no lag or following where nothing
    * lags or follows.
    */
-  static void check(Scene scene, List<Problem> problems) {
+  static void check(Scene scene, Map<String, String> places, List<Problem> problems) {
     Set<String> cues = scene.cues().stream().map(Cue::id).collect(Collectors.toSet());
-    each(
-        scene,
-        (mover, path) ->
-            mover
-                .values()
-                .forEach(
-                    (c, m) -> {
-                      String at = path + place(mover, c);
-                      perFrame(scene, m.keyframes(), at, problems);
-                      cues(m.keyframes(), cues, at, problems);
-                      if (!(mover instanceof Lettering)) {
-                        onlyOfLetterings(m, at, problems);
-                      }
-                    }));
-  }
-
-  /** Something with values, and the JSON path of its object. */
-  private interface Visit {
-    void of(Mover mover, String path);
-  }
-
-  private static void each(Scene scene, Visit visit) {
-    list(scene.paths(), "$.paths", visit);
-    list(scene.letterings(), "$.letterings", visit);
-    list(scene.pictures(), "$.pictures", visit);
-    list(scene.groups(), "$.groups", visit);
-  }
-
-  private static void list(List<? extends Mover> movers, String path, Visit visit) {
-    for (int i = 0; i < movers.size(); i++) {
-      visit.of(movers.get(i), path + "[" + i + "]");
+    for (int i = 0; i < scene.paths().size(); i++) {
+      check(scene, scene.paths().get(i), "$.paths[" + i + "]", cues, problems);
     }
+    for (Item item : scene.items().values()) {
+      check(scene, item, "$." + places.get(item.id()), cues, problems);
+    }
+  }
+
+  private static void check(
+      Scene scene, Mover mover, String path, Set<String> cues, List<Problem> problems) {
+    mover
+        .values()
+        .forEach(
+            (c, m) -> {
+              String at = path + place(mover, c);
+              perFrame(scene, m.keyframes(), at, problems);
+              cues(m.keyframes(), cues, at, problems);
+              if (!(mover instanceof Lettering)) {
+                onlyOfLetterings(m, at, problems);
+              }
+            });
   }
 
   private static String place(Mover mover, Channel c) {

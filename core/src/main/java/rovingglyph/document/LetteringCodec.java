@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Seat;
@@ -29,14 +30,14 @@ final class LetteringCodec {
 
   private LetteringCodec() {}
 
-  static Lettering read(Fields f) {
+  static Lettering read(Fields f, ItemProperties properties) {
     Map<Channel, Movable> values = new LinkedHashMap<>();
     Fields seat = f.object("seat");
     Lettering.SEAT.forEach(c -> values.put(c, MovableCodec.read(seat, c, Lettering.start(c))));
     Lettering.OWN.forEach(c -> values.put(c, MovableCodec.read(f, c, Lettering.start(c))));
     axes(f.object("axes"), values);
     return new Lettering(
-        f.id("id"),
+        properties,
         f.text("text", LONGEST_TEXT, ""),
         f.text("face", 80, "fraunces"),
         f.text("faceName", 200, ""),
@@ -45,8 +46,6 @@ final class LetteringCodec {
         seat(seat),
         ShowingCodec.read(f),
         values,
-        f.flag("hidden", false),
-        f.flag("locked", false),
         f.rest());
   }
 
@@ -97,24 +96,21 @@ final class LetteringCodec {
         f.rest());
   }
 
-  static String write(Lettering l) {
+  static String write(Writer w, Lettering l) {
     Writer axes = Writer.object();
     l.axes().forEach((tag, m) -> axes.json(tag, MovableCodec.write(m, Channel.axis(tag))));
-    Writer w =
-        Writer.object()
-            .add("id", l.id())
-            .add("text", l.text())
-            .add("face", l.face())
-            .json("axes", axes.text())
-            .add("path", l.path())
-            .json("seat", seat(l));
+    w.add("text", l.text())
+        .add("face", l.face())
+        .json("axes", axes.text())
+        .add("path", l.path())
+        .json("seat", seat(l));
     if (!l.faceName().isEmpty()) {
       w.add("faceName", l.faceName());
     }
     values(w, l, Lettering.OWN);
     TypesettingCodec.write(w, l.setting());
     ShowingCodec.write(w, l.showing());
-    return w.add("hidden", l.hidden()).add("locked", l.locked()).rest(l.extras()).text();
+    return w.rest(l.extras()).text();
   }
 
   /** Values that most letterings leave alone are written only where they differ. */

@@ -6,21 +6,21 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.scene.Blur;
 import rovingglyph.scene.Cue;
 import rovingglyph.scene.FrameRate;
-import rovingglyph.scene.Group;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 
 /** Scenes from and to JSON; docs/scene-format.md describes the document. */
 public final class SceneCodec {
   public static final String FORMAT = "roving-glyph-scene";
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   /** The longest document that is read, in characters. */
   public static final int LONGEST = 4_000_000;
@@ -71,18 +71,14 @@ public final class SceneCodec {
       return null;
     }
     int version = f.integer("version", 0, Integer.MAX_VALUE, 0);
-    if (version != VERSION) {
-      f.problem("version", "version " + version + " is not known here", "" + VERSION);
+    if (version < 1 || version > VERSION) {
+      f.problem("version", "version " + version + " is not known here", "1 to " + VERSION);
       return null;
     }
     List<GuidePath> paths = f.list("paths", 1000, PathCodec::read);
-    List<Lettering> letterings = f.list("letterings", 1000, LetteringCodec::read);
-    List<Picture> pictures = f.list("pictures", 1000, ItemCodec::readPicture);
-    List<Group> groups = f.list("groups", 200, ItemCodec::readGroup);
-    Set<String> items = new LinkedHashSet<>();
-    pictures.forEach(p -> items.add(p.id()));
-    letterings.forEach(l -> items.add(l.id()));
-    groups.forEach(g -> items.add(g.id()));
+    List<ItemList.Entry> entries = ItemList.read(f, version);
+    Map<String, Item> items = ItemList.byId(entries);
+    Map<String, String> places = ItemList.places(entries);
     FrameRate rate = rate(f);
     Scene scene =
         new Scene(
@@ -93,17 +89,15 @@ public final class SceneCodec {
             f.number("length", 1.0 / 120, 3600, 6),
             f.colour("background", null),
             paths,
-            letterings,
-            pictures,
-            groups,
-            f.list("templates", 20, ItemCodec::readTemplate),
+            items,
+            f.list("templates", 20, PlacedCodec::readTemplate),
             cues(f),
             f.get("blur") == null ? Blur.NONE : blur(f.object("blur")),
-            GroupCheck.stack(f, items, groups),
+            GroupCheck.stack(f, items, places),
             f.rest());
-    checkReferences(scene, f);
-    KeyframeCheck.check(scene, problems);
-    FollowCheck.check(scene, problems);
+    checkReferences(scene, entries, f);
+    KeyframeCheck.check(scene, places, problems);
+    FollowCheck.check(scene, places, problems);
     return scene.spanned();
   }
 
@@ -163,23 +157,16 @@ public final class SceneCodec {
     return new FrameRate(25, 1);
   }
 
-  private static void checkReferences(Scene scene, Fields f) {
+  private static void checkReferences(Scene scene, List<ItemList.Entry> entries, Fields f) {
     Set<String> ids = new LinkedHashSet<>();
     for (int i = 0; i < scene.paths().size(); i++) {
       unique(ids, scene.paths().get(i).id(), "paths[" + i + "].id", f);
     }
-    for (int i = 0; i < scene.letterings().size(); i++) {
-      Lettering l = scene.letterings().get(i);
-      unique(ids, l.id(), "letterings[" + i + "].id", f);
-      if (scene.path(l.path()) == null) {
-        f.problem("letterings[" + i + "].path", "no path has the id \"" + l.path() + "\"", "");
+    for (ItemList.Entry e : entries) {
+      unique(ids, e.item().id(), e.place() + ".id", f);
+      if (e.item() instanceof Lettering l && scene.path(l.path()) == null) {
+        f.problem(e.place() + ".path", "no path has the id \"" + l.path() + "\"", "");
       }
-    }
-    for (int i = 0; i < scene.pictures().size(); i++) {
-      unique(ids, scene.pictures().get(i).id(), "pictures[" + i + "].id", f);
-    }
-    for (int i = 0; i < scene.groups().size(); i++) {
-      unique(ids, scene.groups().get(i).id(), "groups[" + i + "].id", f);
     }
     for (int i = 0; i < scene.templates().size(); i++) {
       unique(ids, scene.templates().get(i).id(), "templates[" + i + "].id", f);
@@ -207,10 +194,8 @@ public final class SceneCodec {
         .add("length", scene.length())
         .colour("background", scene.background())
         .list("paths", scene.paths(), PathCodec::write)
-        .list("letterings", scene.letterings(), LetteringCodec::write)
-        .list("pictures", scene.pictures(), ItemCodec::write)
-        .list("groups", scene.groups(), ItemCodec::write)
-        .list("templates", scene.templates(), ItemCodec::write)
+        .list("items", List.copyOf(scene.items().values()), ItemList::write)
+        .list("templates", scene.templates(), PlacedCodec::write)
         .list("cues", scene.cues(), SceneCodec::write)
         .json("blur", write(scene.blur()))
         .texts("stack", scene.stack())

@@ -14,14 +14,16 @@ import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Extras;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
+import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
-import rovingglyph.scene.Picture;
 import rovingglyph.scene.Placed;
 import rovingglyph.scene.Scene;
+import rovingglyph.scene.UnknownItem;
 import rovingglyph.type.Outline;
 
 /** Edits of the order of items, and of the groups they stand in. */
@@ -76,9 +78,8 @@ final class Groups {
     Placed.CHANNELS.forEach(c -> values.put(c, new Movable(Placed.start(c, centre))));
     String id = edit.getString("id", "");
     String name = edit.getString("name", freeName(scene));
-    List<Group> all = new ArrayList<>(out.groups());
-    all.add(new Group(id, name, members, centre, values, false, false, Extras.NONE));
-    Scene with = out.withGroups(List.copyOf(all));
+    Scene with =
+        out.withItem(new Group(new ItemProperties(id, name), members, centre, values, Extras.NONE));
     return withoutEmpty(put(with, id, into == null ? "" : into.id(), at));
   }
 
@@ -103,20 +104,36 @@ final class Groups {
 
   /** Round the path of a lettering, or what is placed as it is at the start of the scene. */
   private static Rect box(Scene scene, Item item) {
-    if (item instanceof Lettering l) {
-      return GuideContour.of(scene.path(l.path())).bounds();
-    }
-    Rect box = Rect.EMPTY;
-    if (item instanceof Group g) {
-      for (String id : g.members()) {
-        box = box.union(box(scene, scene.item(id)));
-      }
-    } else if (item instanceof Picture p) {
-      for (Picture.Part part : p.parts()) {
-        box = box.union(Outline.of(part.data()).bounds());
-      }
-    }
-    return Place.map((Placed) item, 0).apply(box);
+    return item.accept(
+        new Item.Visitor<>() {
+          @Override
+          public Rect lettering(Lettering l) {
+            return GuideContour.of(scene.path(l.path())).bounds();
+          }
+
+          @Override
+          public Rect drawing(Drawing d) {
+            Rect box = Rect.EMPTY;
+            for (Drawing.Part part : d.parts()) {
+              box = box.union(Outline.of(part.data()).bounds());
+            }
+            return Place.map(d, 0).apply(box);
+          }
+
+          @Override
+          public Rect group(Group g) {
+            Rect box = Rect.EMPTY;
+            for (String id : g.members()) {
+              box = box.union(box(scene, scene.item(id)));
+            }
+            return Place.map(g, 0).apply(box);
+          }
+
+          @Override
+          public Rect unknown(UnknownItem u) {
+            return Rect.EMPTY;
+          }
+        });
   }
 
   /**
@@ -161,8 +178,7 @@ final class Groups {
     List<String> row = new ArrayList<>(row(scene, round));
     row.addAll(row.indexOf(g.id()), g.members());
     row.remove(g.id());
-    Scene out =
-        scene.withGroups(scene.groups().stream().filter(o -> !o.id().equals(g.id())).toList());
+    Scene out = scene.dissolved(g);
     return round == null ? out.withStack(row) : out.withItem(round.with(row));
   }
 

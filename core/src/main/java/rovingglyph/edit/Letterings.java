@@ -13,6 +13,7 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.Extras;
 import rovingglyph.scene.Follow;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.PathLabel;
@@ -45,10 +46,10 @@ final class Letterings {
       s = s.adding(NewPaths.shape(ShapeKind.CIRCLE, label, s.width(), s.height()));
     }
     String path = s.path(on) != null ? on : s.paths().get(s.paths().size() - 1).id();
-    List<Lettering> all = new ArrayList<>(s.letterings());
-    all.add(
+    String id = edit.getString("id", "");
+    Lettering added =
         new Lettering(
-            edit.getString("id", ""),
+            new ItemProperties(id, ""),
             edit.getString("text", "Your words"),
             "bricolage-grotesque",
             "",
@@ -57,10 +58,8 @@ final class Letterings {
             Seat.AT_START,
             Showing.PLAIN,
             startValues(Math.round(Math.min(s.width(), s.height()) * 0.1)),
-            false,
-            false,
-            Extras.NONE));
-    return s.withLetterings(List.copyOf(all)).stacked(edit.getString("id", ""));
+            Extras.NONE);
+    return s.withItem(added).stacked(id);
   }
 
   private static Map<Channel, Movable> startValues(double size) {

@@ -85,13 +85,10 @@ public final class PathOps {
     return scene
         .withPath(PathEdits.reverse(path))
         .withLetterings(
-            scene.letterings().stream()
-                .map(
-                    l ->
-                        l.path().equals(path.id()) && l.seat().pin() != null
-                            ? l.with(l.seat().pinned(length - l.seat().pin()))
-                            : l)
-                .toList());
+            l ->
+                l.path().equals(path.id()) && l.seat().pin() != null
+                    ? l.with(l.seat().pinned(length - l.seat().pin()))
+                    : l);
   }
 
   private GuidePath edited() {
@@ -353,10 +350,7 @@ public final class PathOps {
     List<Knot> knots = KnotEdits.join(ShapeOverTime.at(a, time), ShapeOverTime.at(b, time));
     GuidePath joined = PathEdits.drawn(a, knots, false);
     Scene out = Reshaping.replace(scene, joined, time, false);
-    return out.withLetterings(
-            out.letterings().stream()
-                .map(l -> l.path().equals(b.id()) ? Reshaping.onto(l, other, joined) : l)
-                .toList())
+    return out.withLetterings(l -> l.path().equals(b.id()) ? Reshaping.onto(l, other, joined) : l)
         .withPaths(out.paths().stream().filter(p -> !p.id().equals(b.id())).toList());
   }
 }

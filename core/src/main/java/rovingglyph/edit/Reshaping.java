@@ -32,12 +32,7 @@ final class Reshaping {
    */
   static Scene replace(Scene scene, GuidePath edited, double time, boolean whole) {
     Reshaping r = new Reshaping(scene.path(edited.id()), edited, time, whole);
-    return scene
-        .withPath(edited)
-        .withLetterings(
-            scene.letterings().stream()
-                .map(l -> l.path().equals(edited.id()) ? r.kept(l) : l)
-                .toList());
+    return scene.withPath(edited).withLetterings(l -> l.path().equals(edited.id()) ? r.kept(l) : l);
   }
 
   /** The lettering on another path of the scene. */

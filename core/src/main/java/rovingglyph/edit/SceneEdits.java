@@ -45,6 +45,7 @@ public final class SceneEdits {
       case "deleteItem" -> Letterings.deleteItem(scene, edit);
       case "addLettering" -> Letterings.add(scene, edit);
       case "sit" -> Letterings.sit(scene, edit);
+      case "shown" -> Shown.apply(scene, edit);
       case "pin" -> Letterings.pin(scene, edit);
       case "deletePath" -> Letterings.deletePath(scene, edit);
       default -> edit.get("path") != null ? PathOps.apply(scene, op, edit) : value(scene, op, edit);

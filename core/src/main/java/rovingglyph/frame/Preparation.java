@@ -9,10 +9,10 @@ import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cruise;
+import rovingglyph.scene.Drawing;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
-import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.seat.Seating;
@@ -75,12 +75,12 @@ public final class Preparation {
         solved = solved.withItem(p.lettering());
       }
     }
-    Map<String, PreparedPicture> pictures = new LinkedHashMap<>();
-    for (Picture p : scene.pictures()) {
-      pictures.put(p.id(), new PreparedPicture(p, outlines.size()));
-      p.parts().forEach(part -> outlines.add(Outline.of(part.data())));
+    Map<String, PreparedItem> items = new LinkedHashMap<>(inOrder);
+    for (Drawing d : scene.drawings()) {
+      items.put(d.id(), new PreparedDrawing(d, outlines.size(), outlines));
+      d.parts().forEach(part -> outlines.add(Outline.of(part.data())));
     }
-    return new PreparedScene(solved, paths, inOrder, pictures, outlines);
+    return new PreparedScene(solved, paths, inOrder, items, outlines);
   }
 
   /** Prepares a lettering once, those that it follows before it. */

@@ -32,7 +32,8 @@ public record PreparedLettering(
     Seats seats,
     Nest nest,
     List<Integer> unsolved,
-    KnownLandings known) {
+    KnownLandings known)
+    implements PreparedItem {
 
   PreparedLettering solved(Lettering l, List<Integer> missing) {
     return new PreparedLettering(l, text, seats, nest, missing, known);
@@ -145,7 +146,8 @@ public record PreparedLettering(
         : new Ink(row, p, Affine.IDENTITY, lettering.seat().method()).polygons();
   }
 
-  void paint(Frame frame, double time) {
+  @Override
+  public void paint(Frame frame, double time) {
     SeatValues v = values(time);
     Trail trail = lettering.showing().trail();
     for (Seating row : rows(v)) {
@@ -205,6 +207,11 @@ public record PreparedLettering(
       out[n++] = to;
     }
     return Arrays.copyOf(out, n);
+  }
+
+  @Override
+  public boolean touches(double time, Window spot) {
+    return touches(values(time), spot.area());
   }
 
   /** Whether any outline touches the rectangle, by the outlines themselves and not their boxes. */

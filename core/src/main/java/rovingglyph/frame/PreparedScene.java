@@ -9,7 +9,6 @@ import rovingglyph.motion.Place;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 import rovingglyph.type.Outline;
 
@@ -19,14 +18,14 @@ import rovingglyph.type.Outline;
  * @param scene with solved landings
  * @param paths by id, in their own direction
  * @param letterings those whose text has been shaped, by id
- * @param pictures by id
+ * @param items the same, and all others that hold no items, by id
  * @param outlines all that frames name by index
  */
 public record PreparedScene(
     Scene scene,
     Map<String, PreparedPath> paths,
     Map<String, PreparedLettering> letterings,
-    Map<String, PreparedPicture> pictures,
+    Map<String, PreparedItem> items,
     List<Outline> outlines) {
   /** The most samples of a frame; beyond that even fast things are shown well enough. */
   public static final int MOST_SAMPLES = 128;
@@ -83,7 +82,7 @@ public record PreparedScene(
   private void paint(Frame frame, List<String> ids, Affine map, double time, double shutter) {
     for (String id : ids) {
       Item item = scene.item(id);
-      if (item.hidden()) {
+      if (item.hidden() || !item.properties().shownAt(time)) {
         continue;
       }
       double at = time + shutter * blur(item) / 360 / scene.rate().perSecond();
@@ -91,11 +90,10 @@ public record PreparedScene(
         paint(frame, g, map, at, time, shutter);
         continue;
       }
-      frame.mapped(map);
-      if (item instanceof Picture) {
-        pictures.get(id).paint(frame, at);
-      } else if (letterings.containsKey(id)) {
-        letterings.get(id).paint(frame, at);
+      PreparedItem prepared = items.get(id);
+      if (prepared != null) {
+        frame.mapped(map);
+        prepared.paint(frame, at);
       }
     }
   }
@@ -124,34 +122,21 @@ public record PreparedScene(
     for (int i = ids.size() - 1; i >= 0; i--) {
       String id = ids.get(i);
       Item item = scene.item(id);
-      if (item.hidden()) {
+      if (item.hidden() || !item.properties().shownAt(time)) {
         continue;
       }
+      PreparedItem prepared = items.get(id);
       if (item instanceof Group g) {
         Affine map = spot.map().times(Place.map(g, time));
         String found = itemAt(g.members(), new Window(spot.area(), map), time);
         if (!found.isEmpty()) {
           return found;
         }
-      } else if (touches(item, time, spot)) {
+      } else if (prepared != null && prepared.touches(time, spot)) {
         return id;
       }
     }
     return "";
-  }
-
-  private boolean touches(Item item, double time, Window spot) {
-    PreparedLettering l = letterings.get(item.id());
-    if (l != null) {
-      return l.touches(l.values(time), spot.area());
-    }
-    PreparedPicture p = pictures.get(item.id());
-    for (int i = 0; p != null && i < p.picture().parts().size(); i++) {
-      if (spot.touched(outlines.get(p.outlineBase() + i), Place.map(p.picture(), time))) {
-        return true;
-      }
-    }
-    return false;
   }
 
   /** The visible area in scene pixels. */

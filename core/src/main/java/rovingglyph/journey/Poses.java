@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.TreeMap;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Item;
+import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Mover;
@@ -29,16 +30,32 @@ public final class Poses {
             .forEach((c, m) -> m.keyframes().forEach(k -> label(labels, scene, k, item, c, last)));
       }
     }
+    for (Item item : scene.items().values()) {
+      if (scene.shows(item)) {
+        comesAndGoes(labels, scene, item.properties(), last);
+      }
+    }
     List<Pose> out = new ArrayList<>();
     labels.forEach((f, label) -> out.add(new Pose(scene.rate().timeOf(f), label)));
     return out;
+  }
+
+  /** The frame in which an item comes, and the first without it. */
+  private static void comesAndGoes(
+      TreeMap<Long, String> labels, Scene scene, ItemProperties p, long last) {
+    if (p.shownFrom() > 0 && p.shownFrom() < scene.length()) {
+      labels.putIfAbsent(Math.min(scene.rate().frameAt(p.shownFrom()), last), "Comes");
+    }
+    if (p.shownTo() < scene.length()) {
+      labels.putIfAbsent(Math.min(scene.rate().frameAt(p.shownTo()), last), "Gone");
+    }
   }
 
   /** The letterings and the groups; where none of them moves, the pictures. */
   private static List<? extends Item> moving(Scene scene) {
     List<Item> first = new ArrayList<>(scene.letterings());
     first.addAll(scene.groups());
-    return first.stream().anyMatch(Mover::moves) ? first : scene.pictures();
+    return first.stream().anyMatch(Mover::moves) ? first : scene.drawings();
   }
 
   private static void label(

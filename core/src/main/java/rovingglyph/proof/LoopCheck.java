@@ -67,12 +67,12 @@ public final class LoopCheck {
     LoopCheck check = new LoopCheck(prepared);
     for (Lettering l : prepared.scene().letterings()) {
       PreparedLettering p = prepared.letterings().get(l.id());
-      if (p != null && prepared.scene().shows(l)) {
+      if (p != null && check.showsAtTheSeam(l)) {
         check.item(l, "\u201c" + l.text().strip().replace('\n', ' ') + "\u201d", lap(p));
       }
     }
     for (Placed p : prepared.scene().placed()) {
-      if (prepared.scene().shows(p)) {
+      if (check.showsAtTheSeam(p)) {
         check.item(p, p.name(), 0);
       }
     }
@@ -80,6 +80,14 @@ public final class LoopCheck {
       check.item(p, p.name(), 0);
     }
     return check.out;
+  }
+
+  /**
+   * Whether an item is there in the last frame or the first; elsewhere its values close no less.
+   */
+  private boolean showsAtTheSeam(Item item) {
+    double last = prepared.scene().rate().timeOf(prepared.scene().frameCount() - 1L);
+    return prepared.scene().shows(item, 0) || prepared.scene().shows(item, last);
   }
 
   /** What is once round for the path offset: 0 where the path does not come round. */

@@ -12,12 +12,14 @@ import rovingglyph.geometry.Decimal;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
 import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
+import rovingglyph.scene.UnknownItem;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.seat.Seating;
@@ -51,6 +53,7 @@ public final class Proof {
     prepared.scene().paths().forEach(proof::changesShape);
     prepared.scene().placed().forEach(p -> proof.late(p, named(p.name())));
     prepared.scene().paths().forEach(p -> proof.late(p, named(p.name())));
+    prepared.scene().items().values().forEach(proof::isThere);
     return proof.findings;
   }
 
@@ -113,6 +116,20 @@ public final class Proof {
               .findFirst()
               .orElse("");
       find("The path \u201c" + p.name() + "\u201d changes shape over time", on, -1);
+    }
+  }
+
+  private void isThere(Item item) {
+    if (item instanceof UnknownItem u) {
+      find(
+          "An item of the kind \u201c"
+              + u.kind()
+              + "\u201d is not known to this version: it is kept, and not shown",
+          u.id(),
+          -1);
+    } else if (item.properties().shownFrom() >= scene.length()) {
+      String name = item instanceof Lettering l ? quoted(l) : named(item.name());
+      find(name + " is shown only after the end of the scene", item.id(), -1);
     }
   }
 
@@ -241,7 +258,10 @@ public final class Proof {
     }
     // What is not shown yet is not out of the frame.
     boolean shown = places.stream().anyMatch(p -> p.visible() && p.alpha() > 0);
-    if (shown && v.opacity() > 0 && !l.touches(v, prepared.area())) {
+    if (scene.shows(l.lettering(), t)
+        && shown
+        && v.opacity() > 0
+        && !l.touches(v, prepared.area())) {
       find(name + " is out of the frame at rest", id, t);
     }
     // A ring that is too long lies over itself, and that is told already.

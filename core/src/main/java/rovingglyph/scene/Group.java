@@ -11,26 +11,33 @@ import rovingglyph.geometry.Point;
  * @param values one for each of {@link Placed#CHANNELS}
  */
 public record Group(
-    String id,
-    String name,
+    ItemProperties properties,
     List<String> members,
     Point centre,
     Map<Channel, Movable> values,
-    boolean hidden,
-    boolean locked,
     Extras extras)
     implements Placed {
 
   @Override
   public Group with(Channel c, Movable m) {
-    return new Group(id, name, members, centre, Values.with(values, c, m), hidden, locked, extras);
+    return new Group(properties, members, centre, Values.with(values, c, m), extras);
+  }
+
+  @Override
+  public Group with(ItemProperties p) {
+    return new Group(p, members, centre, values, extras);
   }
 
   public Group with(List<String> newMembers) {
-    return new Group(id, name, List.copyOf(newMembers), centre, values, hidden, locked, extras);
+    return new Group(properties, List.copyOf(newMembers), centre, values, extras);
   }
 
   public Group about(Point newCentre) {
-    return new Group(id, name, members, newCentre, values, hidden, locked, extras);
+    return new Group(properties, members, newCentre, values, extras);
+  }
+
+  @Override
+  public <R> R accept(Visitor<R> visitor) {
+    return visitor.group(this);
   }
 }

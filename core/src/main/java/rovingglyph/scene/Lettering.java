@@ -14,7 +14,7 @@ import java.util.TreeMap;
  * @param values one for each of {@link #CHANNELS}, and one for each axis that is set
  */
 public record Lettering(
-    String id,
+    ItemProperties properties,
     String text,
     String face,
     String faceName,
@@ -23,8 +23,6 @@ public record Lettering(
     Seat seat,
     Showing showing,
     Map<Channel, Movable> values,
-    boolean hidden,
-    boolean locked,
     Extras extras)
     implements Item {
 
@@ -73,9 +71,19 @@ public record Lettering(
     return with(Values.with(values, c, m));
   }
 
+  @Override
+  public Lettering with(ItemProperties p) {
+    return new Lettering(p, text, face, faceName, setting, path, seat, showing, values, extras);
+  }
+
+  @Override
+  public <R> R accept(Visitor<R> visitor) {
+    return visitor.lettering(this);
+  }
+
   public Lettering with(Map<Channel, Movable> newValues) {
     return new Lettering(
-        id, text, face, faceName, setting, path, seat, showing, newValues, hidden, locked, extras);
+        properties, text, face, faceName, setting, path, seat, showing, newValues, extras);
   }
 
   public Lettering with(Seat newSeat) {
@@ -83,15 +91,13 @@ public record Lettering(
   }
 
   public Lettering with(Showing s) {
-    return new Lettering(
-        id, text, face, faceName, setting, path, seat, s, values, hidden, locked, extras);
+    return new Lettering(properties, text, face, faceName, setting, path, seat, s, values, extras);
   }
 
   /** The lettering on another path. */
   public Lettering on(String newPath, Seat newSeat) {
     return new Lettering(
-        id, text, face, faceName, setting, newPath, newSeat, showing, values, hidden, locked,
-        extras);
+        properties, text, face, faceName, setting, newPath, newSeat, showing, values, extras);
   }
 
   /** The axes that are set, by tag. */

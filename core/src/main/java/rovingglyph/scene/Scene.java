@@ -2,9 +2,11 @@ package rovingglyph.scene;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 
 /**
  * A timed frame with its contents.
@@ -14,6 +16,7 @@ import java.util.Set;
  * @param length in seconds
  * @param background 0xRRGGBB, or null for none
  * @param cues in order of time
+ * @param items all of them by id, in the order of the document
  * @param stack ids of the items that are in no group, back to front
  */
 public record Scene(
@@ -24,9 +27,7 @@ public record Scene(
     double length,
     Integer background,
     List<GuidePath> paths,
-    List<Lettering> letterings,
-    List<Picture> pictures,
-    List<Group> groups,
+    Map<String, Item> items,
     List<Template> templates,
     List<Cue> cues,
     Blur blur,
@@ -51,34 +52,39 @@ public record Scene(
 
   /** The item with this id; null if there is none. */
   public Item item(String id) {
-    for (Lettering l : letterings) {
-      if (l.id().equals(id)) {
-        return l;
-      }
-    }
-    for (Picture p : pictures) {
-      if (p.id().equals(id)) {
-        return p;
-      }
-    }
-    for (Group g : groups) {
-      if (g.id().equals(id)) {
-        return g;
-      }
-    }
-    return null;
+    return items.get(id);
   }
 
-  /** The pictures and the groups. */
+  public List<Lettering> letterings() {
+    return all(Lettering.class);
+  }
+
+  public List<Drawing> drawings() {
+    return all(Drawing.class);
+  }
+
+  public List<Group> groups() {
+    return all(Group.class);
+  }
+
+  /** What is put somewhere as a whole. */
   public List<Placed> placed() {
-    List<Placed> out = new ArrayList<>(pictures);
-    out.addAll(groups);
+    return all(Placed.class);
+  }
+
+  private <T> List<T> all(Class<T> kind) {
+    List<T> out = new ArrayList<>();
+    for (Item i : items.values()) {
+      if (kind.isInstance(i)) {
+        out.add(kind.cast(i));
+      }
+    }
     return out;
   }
 
   /** The group that an item stands in; null if it stands in the stack. */
   public Group groupOf(String id) {
-    for (Group g : groups) {
+    for (Group g : groups()) {
       if (g.members().contains(id)) {
         return g;
       }
@@ -101,12 +107,10 @@ public record Scene(
     return item != null ? item : path(id);
   }
 
-  /** All that has values which can move: paths, letterings, pictures and groups. */
+  /** All that has values which can move: the paths and the items. */
   public List<Mover> animatables() {
     List<Mover> out = new ArrayList<>(paths);
-    out.addAll(letterings);
-    out.addAll(pictures);
-    out.addAll(groups);
+    out.addAll(items.values());
     return out;
   }
 
@@ -136,33 +140,33 @@ public record Scene(
     return !item.hidden() && groupsRound(item.id()).stream().noneMatch(Group::hidden);
   }
 
+  /** The same, and whether it is there at a time in seconds. */
+  public boolean shows(Item item, double time) {
+    return shows(item)
+        && item.properties().shownAt(time)
+        && groupsRound(item.id()).stream().allMatch(g -> g.properties().shownAt(time));
+  }
+
+  /** With an item in the place of the one with its id, or behind all others where none has it. */
   public Scene withItem(Item item) {
-    if (item instanceof Lettering l) {
-      return withLetterings(letterings.stream().map(o -> o.id().equals(l.id()) ? l : o).toList());
-    }
-    if (item instanceof Group g) {
-      return withGroups(groups.stream().map(o -> o.id().equals(g.id()) ? g : o).toList());
-    }
-    Picture p = (Picture) item;
-    return with(
-        paths,
-        letterings,
-        pictures.stream().map(o -> o.id().equals(p.id()) ? p : o).toList(),
-        groups,
-        cues,
-        stack);
+    Map<String, Item> all = new LinkedHashMap<>(items);
+    all.put(item.id(), item);
+    return withItems(all);
   }
 
-  public Scene withLetterings(List<Lettering> newLetterings) {
-    return with(paths, newLetterings, pictures, groups, cues, stack);
+  /** With every lettering changed by a rule. */
+  public Scene withLetterings(UnaryOperator<Lettering> rule) {
+    Map<String, Item> all = new LinkedHashMap<>(items);
+    letterings().forEach(l -> all.put(l.id(), rule.apply(l)));
+    return withItems(all);
   }
 
-  public Scene withGroups(List<Group> newGroups) {
-    return with(paths, letterings, pictures, newGroups, cues, stack);
+  private Scene withItems(Map<String, Item> newItems) {
+    return with(paths, newItems, cues, stack);
   }
 
   public Scene withPaths(List<GuidePath> newPaths) {
-    return with(newPaths, letterings, pictures, groups, cues, stack);
+    return with(newPaths, items, cues, stack);
   }
 
   public Scene withPath(GuidePath path) {
@@ -177,7 +181,7 @@ public record Scene(
   }
 
   public Scene withCues(List<Cue> newCues) {
-    return with(paths, letterings, pictures, groups, newCues, stack);
+    return with(paths, items, newCues, stack);
   }
 
   /** The cue with this id; null if there is none. */
@@ -192,16 +196,24 @@ public record Scene(
     for (Group g = groupOf(id); g != null && gone.containsAll(g.members()); g = groupOf(g.id())) {
       gone.add(g.id());
     }
-    return with(
-        paths,
-        letterings.stream().filter(l -> !gone.contains(l.id())).toList(),
-        pictures.stream().filter(p -> !gone.contains(p.id())).toList(),
-        groups.stream()
-            .filter(g -> !gone.contains(g.id()))
-            .map(g -> g.with(g.members().stream().filter(m -> !gone.contains(m)).toList()))
-            .toList(),
-        cues,
-        stack.stream().filter(s -> !gone.contains(s)).toList());
+    Map<String, Item> left = new LinkedHashMap<>();
+    for (Item i : items.values()) {
+      if (!gone.contains(i.id())) {
+        left.put(i.id(), i instanceof Group g ? g.with(without(g.members(), gone)) : i);
+      }
+    }
+    return with(paths, left, cues, without(stack, gone));
+  }
+
+  private static List<String> without(List<String> ids, Set<String> gone) {
+    return ids.stream().filter(id -> !gone.contains(id)).toList();
+  }
+
+  /** Without the group itself; its members stay in the scene and are in no row. */
+  public Scene dissolved(Group group) {
+    Map<String, Item> left = new LinkedHashMap<>(items);
+    left.remove(group.id());
+    return withItems(left);
   }
 
   private void collect(String id, Set<String> ids) {
@@ -220,14 +232,12 @@ public record Scene(
   }
 
   public Scene withStack(List<String> newStack) {
-    return with(paths, letterings, pictures, groups, cues, List.copyOf(newStack));
+    return with(paths, items, cues, List.copyOf(newStack));
   }
 
   private Scene with(
       List<GuidePath> newPaths,
-      List<Lettering> newLetterings,
-      List<Picture> newPictures,
-      List<Group> newGroups,
+      Map<String, Item> newItems,
       List<Cue> newCues,
       List<String> newStack) {
     return new Scene(
@@ -238,9 +248,7 @@ public record Scene(
         length,
         background,
         newPaths,
-        newLetterings,
-        newPictures,
-        newGroups,
+        newItems,
         templates,
         newCues,
         blur,

@@ -9,12 +9,15 @@ import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
+import rovingglyph.scene.ItemProperties;
+import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Movable;
-import rovingglyph.scene.Picture;
 import rovingglyph.scene.Placed;
 import rovingglyph.scene.Scene;
+import rovingglyph.scene.UnknownItem;
 import rovingglyph.seat.Seating;
 
 /**
@@ -78,14 +81,68 @@ public final class AnimatedSvg {
         continue;
       }
       String name = prefix + "-" + written++;
-      if (item instanceof Group g) {
-        placed(name, g, () -> items(g.members()));
-      } else if (item instanceof Picture p) {
-        placed(name, p, () -> p.parts().forEach(this::part));
-      } else if (prepared.letterings().containsKey(id)) {
-        lettering(name, prepared.letterings().get(id));
+      String shown = shown(name, item.properties());
+      body.append(shown);
+      item.accept(new Writing(name));
+      body.append(shown.isEmpty() ? "" : "</g>\n");
+    }
+  }
+
+  /** Writes an item of any kind into the body. */
+  private final class Writing implements Item.Visitor<Void> {
+    private final String name;
+
+    Writing(String name) {
+      this.name = name;
+    }
+
+    @Override
+    public Void lettering(Lettering l) {
+      if (prepared.letterings().containsKey(l.id())) {
+        AnimatedSvg.this.lettering(name, prepared.letterings().get(l.id()));
+      }
+      return null;
+    }
+
+    @Override
+    public Void drawing(Drawing d) {
+      placed(name, d, () -> d.parts().forEach(AnimatedSvg.this::part));
+      return null;
+    }
+
+    @Override
+    public Void group(Group g) {
+      placed(name, g, () -> items(g.members()));
+      return null;
+    }
+
+    @Override
+    public Void unknown(UnknownItem u) {
+      return null;
+    }
+  }
+
+  /**
+   * Begins a group that is there only while an item is; empty for one that always is. It goes by
+   * its opacity, which every player can step; what it holds may set its own visibility.
+   */
+  private String shown(String name, ItemProperties p) {
+    if (p.alwaysShown()) {
+      return "";
+    }
+    double end = scene.length();
+    StringBuilder stops = new StringBuilder();
+    stops.append("0%{opacity:").append(p.shownAt(0) ? 1 : 0).append('}');
+    for (double t : new double[] {p.shownFrom(), p.shownTo()}) {
+      if (t > 0 && t < end) {
+        stops.append(Decimal.text(t / end * 100, 6)).append("%{opacity:");
+        stops.append(p.shownAt(t) ? 1 : 0).append('}');
       }
     }
+    style.append("@keyframes " + name + "-shown{" + stops + "}\n");
+    style.append("." + name + "-shown{animation:" + name + "-shown ");
+    style.append(Decimal.text(end, 6) + "s step-end infinite}\n");
+    return "<g class=\"" + name + "-shown\">\n";
   }
 
   private void lettering(String name, PreparedLettering l) {
@@ -136,7 +193,7 @@ public final class AnimatedSvg {
     animate(name, animations);
   }
 
-  private void part(Picture.Part part) {
+  private void part(Drawing.Part part) {
     body.append("<path fill=\"" + colour(part.fill()) + "\" d=\"" + part.data() + "\"/>\n");
   }
 

@@ -48,7 +48,7 @@ class GroupsTest {
   }
 
   private JsonObject group() {
-    return w.document().get("groups").asArray().get(0).asObject();
+    return w.items("group").get(0);
   }
 
   private List<String> members() {
@@ -84,7 +84,7 @@ class GroupsTest {
     BoundingBox ring = page.getByTestId("overlay").boundingBox();
     assertThat(puck.y + puck.height / 2).isCloseTo(ring.y + ring.height / 2, within(3.0));
     w.drag(w.handle("puck"), 0, 60);
-    JsonObject kites = w.document().get("letterings").asArray().get(1).asObject();
+    JsonObject kites = w.items("lettering").get(1);
     double offset = kites.get("seat").asObject().getDouble("pathOffset", 0);
     double scale = ring.width / 1920;
     assertThat(offset).isCloseTo(60 / scale, within(12 / scale));
@@ -129,7 +129,7 @@ class GroupsTest {
     assertThat(members()).hasSize(2);
     chip("Group 1").click();
     w.button("Take the group apart").click();
-    assertThat(w.document().get("groups").asArray()).isEmpty();
+    assertThat(w.items("group")).isEmpty();
     assertThat(w.document().get("stack").asArray()).hasSize(2);
     w.button("Undo").click();
     assertThat(members()).hasSize(2);

@@ -38,7 +38,7 @@ class ManyWaysBackTest {
   }
 
   private int letterings() {
-    return w.document().get("letterings").asArray().size();
+    return w.items("lettering").size();
   }
 
   private int paths() {
@@ -103,11 +103,11 @@ class ManyWaysBackTest {
     w.addLettering("kites");
     chip("wind").click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
     w.type("Size", "77");
-    for (var l : w.document().get("letterings").asArray()) {
+    for (var l : w.items("lettering")) {
       assertThat(l.asObject().getDouble("size", 0)).isEqualTo(77);
     }
     w.button("Undo").first().click();
-    for (var l : w.document().get("letterings").asArray()) {
+    for (var l : w.items("lettering")) {
       assertThat(l.asObject().getDouble("size", 0)).isNotEqualTo(77);
     }
     w.tab(4);

@@ -1,7 +1,6 @@
 package rovingglyph.e2e;
 
 import com.eclipsesource.json.Json;
-import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
@@ -163,10 +162,10 @@ final class Soak implements AutoCloseable {
     }
   }
 
-  private JsonArray letteringsOnServer() throws IOException, InterruptedException {
+  private List<JsonObject> letteringsOnServer() throws IOException, InterruptedException {
     JsonObject document =
         Json.parse(ask("GET", "/api/scenes/" + scene, null)).asObject().get("document").asObject();
-    return document.get("letterings").asArray();
+    return Workbench.items(document, "lettering");
   }
 
   private boolean isOnServer() {
@@ -178,7 +177,7 @@ final class Soak implements AutoCloseable {
   }
 
   private String onServer() throws IOException, InterruptedException {
-    return letteringsOnServer().get(0).asObject().getString("text", "");
+    return letteringsOnServer().get(0).getString("text", "");
   }
 
   private String ask(String method, String path, String body)

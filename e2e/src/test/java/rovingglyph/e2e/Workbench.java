@@ -4,10 +4,14 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.document.SceneCodec;
 import rovingglyph.server.TestServer;
 
 /** The interface as a user has it: what can be clicked, dragged and read. */
@@ -131,6 +135,22 @@ final class Workbench {
   }
 
   JsonObject lettering() {
-    return document().get("letterings").asArray().get(0).asObject();
+    return items("lettering").get(0);
+  }
+
+  /** The items of one kind of the kept document, whatever version that is of. */
+  List<JsonObject> items(String kind) {
+    return items(document(), kind);
+  }
+
+  static List<JsonObject> items(JsonObject document, String kind) {
+    String present = SceneCodec.write(SceneCodec.read(document.toString()));
+    List<JsonObject> out = new ArrayList<>();
+    for (JsonValue v : Json.parse(present).asObject().get("items").asArray()) {
+      if (v.asObject().getString("kind", "").equals(kind)) {
+        out.add(v.asObject());
+      }
+    }
+    return out;
   }
 }

@@ -1,6 +1,7 @@
 package rovingglyph.projects;
 
 import java.util.List;
+import java.util.Map;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.scene.Blur;
 import rovingglyph.scene.Extras;
@@ -21,9 +22,7 @@ final class EmptyScene {
             6,
             0xF3E9D2,
             List.of(),
-            List.of(),
-            List.of(),
-            List.of(),
+            Map.of(),
             List.of(),
             List.of(),
             Blur.NONE,

@@ -10,14 +10,8 @@ import rovingglyph.geometry.Point;
  * @param parts back to front
  * @param values one for each of {@link Placed#CHANNELS}
  */
-public record Picture(
-    String id,
-    String name,
-    List<Part> parts,
-    Map<Channel, Movable> values,
-    boolean hidden,
-    boolean locked,
-    Extras extras)
+public record Drawing(
+    ItemProperties properties, List<Part> parts, Map<Channel, Movable> values, Extras extras)
     implements Placed {
 
   /** SVG path data in the drawing's pixels, filled with 0xRRGGBB. */
@@ -29,7 +23,17 @@ public record Picture(
   }
 
   @Override
-  public Picture with(Channel c, Movable m) {
-    return new Picture(id, name, parts, Values.with(values, c, m), hidden, locked, extras);
+  public Drawing with(Channel c, Movable m) {
+    return new Drawing(properties, parts, Values.with(values, c, m), extras);
+  }
+
+  @Override
+  public Drawing with(ItemProperties p) {
+    return new Drawing(p, parts, values, extras);
+  }
+
+  @Override
+  public <R> R accept(Visitor<R> visitor) {
+    return visitor.drawing(this);
   }
 }

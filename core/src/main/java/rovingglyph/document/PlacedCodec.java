@@ -6,38 +6,25 @@ import java.util.Map;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
+import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Movable;
-import rovingglyph.scene.Picture;
 import rovingglyph.scene.Placed;
 import rovingglyph.scene.Template;
 
-/** Pictures, groups and templates from and to JSON. */
-final class ItemCodec {
-  private ItemCodec() {}
+/** Drawings, groups and templates from and to JSON. */
+final class PlacedCodec {
+  private PlacedCodec() {}
 
-  static Picture readPicture(Fields f) {
-    return new Picture(
-        f.id("id"),
-        f.text("name", 200, "Picture"),
-        f.list("parts", 500, ItemCodec::part),
-        values(f, Point.ORIGIN),
-        f.flag("hidden", false),
-        f.flag("locked", false),
-        f.rest());
+  static Drawing readDrawing(Fields f, ItemProperties p) {
+    return new Drawing(
+        p, f.list("parts", 500, PlacedCodec::part), values(f, Point.ORIGIN), f.rest());
   }
 
-  static Group readGroup(Fields f) {
+  static Group readGroup(Fields f, ItemProperties p) {
     Point centre = f.point("centre", PathCodec.FARTHEST, Point.ORIGIN);
-    return new Group(
-        f.id("id"),
-        f.text("name", 200, "Group"),
-        List.copyOf(f.texts("members", 2000)),
-        centre,
-        values(f, centre),
-        f.flag("hidden", false),
-        f.flag("locked", false),
-        f.rest());
+    return new Group(p, List.copyOf(f.texts("members", 2000)), centre, values(f, centre), f.rest());
   }
 
   private static Map<Channel, Movable> values(Fields f, Point centre) {
@@ -46,13 +33,13 @@ final class ItemCodec {
     return out;
   }
 
-  private static Picture.Part part(Fields f) {
+  private static Drawing.Part part(Fields f) {
     String data = f.text("d", 200_000, "");
     SvgPath.Parsed parsed = SvgPath.parse(data);
     if (parsed.error() != null) {
       f.problem("d", parsed.error() + " at character " + (parsed.position() + 1), "SVG path data");
     }
-    return new Picture.Part(data, f.colour("fill", 0), f.rest());
+    return new Drawing.Part(data, f.colour("fill", 0), f.rest());
   }
 
   static Template readTemplate(Fields f) {
@@ -84,24 +71,21 @@ final class ItemCodec {
         .text();
   }
 
-  static String write(Picture p) {
-    Writer w = Writer.object().add("id", p.id()).add("name", p.name());
-    return write(w.list("parts", p.parts(), ItemCodec::write), p).rest(p.extras()).text();
+  static String write(Writer w, Drawing d) {
+    return values(w.list("parts", d.parts(), PlacedCodec::write), d).rest(d.extras()).text();
   }
 
-  static String write(Group g) {
-    Writer w = Writer.object().add("id", g.id()).add("name", g.name());
-    return write(w.texts("members", g.members()).point("centre", g.centre()), g)
-        .rest(g.extras())
-        .text();
+  static String write(Writer w, Group g) {
+    w.texts("members", g.members()).point("centre", g.centre());
+    return values(w, g).rest(g.extras()).text();
   }
 
-  private static Writer write(Writer w, Placed p) {
+  private static Writer values(Writer w, Placed p) {
     Placed.CHANNELS.forEach(c -> w.json(c.field(), MovableCodec.write(p.movable(c), c)));
-    return w.add("hidden", p.hidden()).add("locked", p.locked());
+    return w;
   }
 
-  private static String write(Picture.Part p) {
+  private static String write(Drawing.Part p) {
     return Writer.object().add("d", p.data()).colour("fill", p.fill()).rest(p.extras()).text();
   }
 }

@@ -1,0 +1,38 @@
+package rovingglyph.frame;
+
+import java.util.List;
+import rovingglyph.geometry.Affine;
+import rovingglyph.motion.Place;
+import rovingglyph.scene.Drawing;
+import rovingglyph.type.Outline;
+
+/**
+ * A drawing ready to be evaluated.
+ *
+ * @param outlineBase index of the outline of its first part among the scene's
+ * @param outlines all of the scene's
+ */
+record PreparedDrawing(Drawing drawing, int outlineBase, List<Outline> outlines)
+    implements PreparedItem {
+
+  @Override
+  public void paint(Frame frame, double time) {
+    double alpha = Place.alpha(drawing, time);
+    Affine m = Place.map(drawing, time);
+    for (int i = 0; i < drawing.parts().size() && alpha > 0; i++) {
+      frame.shape(drawing.parts().get(i).fill(), alpha);
+      frame.outline(outlineBase + i, m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+    }
+  }
+
+  @Override
+  public boolean touches(double time, Window spot) {
+    Affine map = Place.map(drawing, time);
+    for (int i = 0; i < drawing.parts().size(); i++) {
+      if (spot.touched(outlines.get(outlineBase + i), map)) {
+        return true;
+      }
+    }
+    return false;
+  }
+}

@@ -1,0 +1,97 @@
+import { useEditor } from '../state/editor';
+import { isLocked, itemOf } from '../state/items';
+import { setShown } from '../state/values';
+import { drag } from '../stage/drag';
+import { framesPerSecond } from '../core/document';
+import { shown } from '../ui/arithmetic';
+import type { PartProps } from './Chart';
+
+type Props = Pick<PartProps, 'item' | 'scale' | 'toChart'>;
+
+function useSpan(item: string): [number, number] {
+  const from = useEditor((s) => itemOf(s.doc, item)?.shownFrom ?? 0);
+  const to = useEditor((s) => itemOf(s.doc, item)?.shownTo ?? s.doc?.length ?? 0);
+  return [from, to];
+}
+
+/** The times at which the item is not there, laid over the plot. */
+export function AwayShade({ item, scale }: Pick<Props, 'item' | 'scale'>) {
+  const [from, to] = useSpan(item);
+  const away: [number, number][] = [
+    [0, from],
+    [to, scale.seconds],
+  ];
+  return (
+    <g className="pointer-events-none">
+      {away.map(
+        ([a, b]) =>
+          b > a && (
+            <rect
+              key={a}
+              x={scale.left}
+              y={scale.y(a)}
+              width={scale.right - scale.left}
+              height={scale.y(b) - scale.y(a)}
+              className="fill-paper"
+              opacity={0.8}
+              data-testid="away"
+            />
+          ),
+      )}
+    </g>
+  );
+}
+
+/** The bar beside the plot that says when the item is there, with an end to drag at each side. */
+export function ShownBar({ item, scale, toChart }: Props) {
+  const [from, to] = useSpan(item);
+  const rate = useEditor((s) => s.doc?.rate ?? '25');
+  const locked = useEditor((s) => isLocked(s.doc, item));
+  const x = scale.left;
+  const put = (end: 'from' | 'to', time: number) => setShown(item, { [end]: time }, `shown-${end}`);
+  const press = (end: 'from' | 'to', time: number) => (e: React.KeyboardEvent) => {
+    const way = { ArrowUp: -1, ArrowDown: 1 }[e.key];
+    if (!way) return;
+    e.preventDefault();
+    e.stopPropagation();
+    put(end, time + (way * (e.shiftKey ? 10 : 1)) / framesPerSecond(rate));
+  };
+  const ends = [
+    { end: 'from' as const, time: from, label: 'Shown from' },
+    { end: 'to' as const, time: to, label: 'Shown to' },
+  ];
+  return (
+    <g>
+      <path
+        d={`M${x} ${scale.y(from)}V${scale.y(to)}`}
+        className="pointer-events-none stroke-teal"
+        strokeWidth={3}
+      />
+      {!locked &&
+        ends.map(({ end, time, label }) => (
+          <g
+            key={end}
+            className="cursor-ns-resize [&:focus-visible>path]:stroke-ink"
+            transform={`translate(${x} ${scale.y(time)})`}
+            onPointerDown={(e) => drag(e, toChart, (_, y) => put(end, scale.time(y)))}
+            onKeyDown={press(end, time)}
+            tabIndex={0}
+            role="slider"
+            aria-label={label}
+            aria-orientation="vertical"
+            aria-valuenow={time}
+            aria-valuetext={`${shown(time, 2)} s`}
+            data-testid={`shown-${end}`}
+          >
+            <title>{`${label} ${shown(time, 2)} s: drag up or down, or use the arrow keys`}</title>
+            <rect x={-9} y={-7} width={18} height={14} fill="transparent" />
+            <path
+              d={end === 'from' ? 'M-6 0H6M-3.5 4H3.5' : 'M-6 0H6M-3.5 -4H3.5'}
+              className="stroke-teal"
+              strokeWidth={2}
+            />
+          </g>
+        ))}
+    </g>
+  );
+}

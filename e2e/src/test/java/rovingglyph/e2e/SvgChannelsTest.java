@@ -176,6 +176,31 @@ class SvgChannelsTest {
     assertThat(wrong).isEmpty();
   }
 
+  /** From the middle of nothing to the middle of a frame, and past the end. */
+  @Test
+  void itemsComeAndGoAsInTheRender() throws IOException {
+    List<String> wrong = new ArrayList<>();
+    Map<String, String> rides =
+        Map.of("seat.pathOffset", keyed(new String[] {"-60", "140"}, "\"steady\""));
+    try (Page page = Browser.context(WIDTH, HEIGHT).newPage()) {
+      int tried = 0;
+      for (String shown :
+          List.of(
+              "\"shownFrom\":0.4",
+              "\"shownTo\":1.3",
+              "\"shownFrom\":0.52,\"shownTo\":1.48",
+              "\"shownFrom\":0.333,\"shownTo\":5")) {
+        for (String seat : List.of("", "\"method\":\"bent\"")) {
+          for (int i = 0; i < 4; i++) {
+            compare(page, rides, seat, "," + shown, tried++, wrong);
+          }
+        }
+      }
+      page.context().close();
+    }
+    assertThat(wrong).isEmpty();
+  }
+
   @Test
   void noValueOfALetteringIsForgottenHere() {
     long named = channels().keySet().stream().filter(n -> !n.startsWith("axes.")).count();
@@ -185,7 +210,19 @@ class SvgChannelsTest {
   private static void compare(
       Page page, Map<String, String> moving, String seat, int number, List<String> wrong)
       throws IOException {
-    PreparedScene scene = Preparation.prepare(SceneCodec.read(document(moving, seat, "")), SHAPER);
+    compare(page, moving, seat, "", number, wrong);
+  }
+
+  private static void compare(
+      Page page,
+      Map<String, String> moving,
+      String seat,
+      String more,
+      int number,
+      List<String> wrong)
+      throws IOException {
+    PreparedScene scene =
+        Preparation.prepare(SceneCodec.read(document(moving, seat, more)), SHAPER);
     page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
     FramePainter painter = new FramePainter(scene);
     Random random = new Random(number);

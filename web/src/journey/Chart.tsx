@@ -102,10 +102,10 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
         </clipPath>
         <Grid item={item} scale={scale} along={along} />
         <g clipPath="url(#plot)">
-          <AwayShade item={item} scale={scale} />
           {along && <OtherLines item={item} scale={scale} />}
           {along && <Band samples={samples} scale={scale} />}
           <path d={linePath(samples, scale)} fill="none" className="stroke-teal" strokeWidth={2} />
+          <AwayShade item={item} scale={scale} />
         </g>
         {chosen !== null && keys[chosen] && keys[chosen + 1] && (
           <BendHandles

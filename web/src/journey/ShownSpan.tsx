@@ -33,7 +33,7 @@ export function AwayShade({ item, scale }: Pick<Props, 'item' | 'scale'>) {
               width={scale.right - scale.left}
               height={scale.y(b) - scale.y(a)}
               className="fill-paper"
-              opacity={0.8}
+              opacity={0.65}
               data-testid="away"
             />
           ),
@@ -84,9 +84,10 @@ export function ShownBar({ item, scale, toChart }: Props) {
             data-testid={`shown-${end}`}
           >
             <title>{`${label} ${shown(time, 2)} s: drag up or down, or use the arrow keys`}</title>
-            <rect x={-9} y={-7} width={18} height={14} fill="transparent" />
+            {/* Beside the plot only: in it a box may begin at the corner. */}
+            <rect x={-16} y={-7} width={18} height={14} fill="transparent" />
             <path
-              d={end === 'from' ? 'M-6 0H6M-3.5 4H3.5' : 'M-6 0H6M-3.5 -4H3.5'}
+              d={end === 'from' ? 'M-5 0H1M-3 4H1' : 'M-5 0H1M-3 -4H1'}
               className="stroke-teal"
               strokeWidth={2}
             />

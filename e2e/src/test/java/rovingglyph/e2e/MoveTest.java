@@ -68,6 +68,33 @@ class MoveTest {
   }
 
   @Test
+  void whenItIsThereIsSetByNumberByThePlayheadAndInTheJourney() {
+    unfold("Shown");
+    w.type("Shown from", "1.2");
+    w.type("Shown to", "4");
+    assertThat(w.lettering().getDouble("shownFrom", 0)).isEqualTo(1.2);
+    assertThat(w.lettering().getDouble("shownTo", 0)).isEqualTo(4);
+    assertThat(page.getByTestId("away")).hasCount(2);
+    Locator end = page.getByTestId("shown-to");
+    BoundingBox box = end.boundingBox();
+    page.mouse().move(box.x + 5, box.y + box.height / 2);
+    page.mouse().down();
+    page.mouse().move(box.x + box.width / 2, box.y - 60);
+    page.mouse().up();
+    double dragged = w.lettering().getDouble("shownTo", 0);
+    assertThat(dragged).isBetween(2.5, 3.9);
+    end.press("ArrowDown");
+    assertThat(w.lettering().getDouble("shownTo", 0)).isCloseTo(dragged + 0.04, within(1e-9));
+    w.button("Undo").first().click();
+    w.button("Undo").first().click();
+    assertThat(w.lettering().getDouble("shownTo", 0)).as("a drag is one step").isEqualTo(4);
+    w.button("Always").click();
+    assertThat(w.lettering().get("shownFrom")).isNull();
+    assertThat(w.lettering().get("shownTo")).isNull();
+    assertThat(page.getByTestId("away")).hasCount(0);
+  }
+
+  @Test
   void everyRecipeWritesItsMotionAndAnotherReplacesIt() {
     recipe("Endless lap");
     assertThat(keyframes().get(1).asObject().getString("landing", "")).isEqualTo("whole-laps");

@@ -16,7 +16,7 @@ import rovingglyph.document.SceneCodec;
 import rovingglyph.document.Spelling;
 import rovingglyph.edit.PathOps;
 import rovingglyph.edit.SceneEdits;
-import rovingglyph.frame.Nest;
+import rovingglyph.frame.GroupTransform;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
@@ -34,17 +34,17 @@ import rovingglyph.paths.KnotsOf;
 import rovingglyph.paths.PathPicture;
 import rovingglyph.paths.ShapeOverTime;
 import rovingglyph.proof.LoopCheck;
+import rovingglyph.scene.Animatable;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
-import rovingglyph.scene.Extras;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Mover;
 import rovingglyph.scene.Profile;
 import rovingglyph.scene.Scene;
+import rovingglyph.scene.UnknownFields;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 import rovingglyph.type.Outline;
 import rovingglyph.type.RunRequest;
 import rovingglyph.type.ShapedRun;
@@ -185,7 +185,7 @@ public final class CoreBridge {
     for (int i = 0; i + 1 < points.length; i += 2) {
       row.add(new Point(points[i], points[i + 1]));
     }
-    Profile p = new Profile(Profile.Of.SIZE, "", Profile.Along.RUN, row, Extras.NONE);
+    Profile p = new Profile(Profile.Of.SIZE, "", Profile.Along.RUN, row, UnknownFields.NONE);
     double[] out = new double[2 * (count + 1)];
     for (int i = 0; i <= count; i++) {
       out[2 * i] = (double) i / count;
@@ -222,7 +222,7 @@ public final class CoreBridge {
   @JSExport
   public static double value(String item, String channel, double time) {
     Channel c = Channel.of(channel);
-    Mover m = prepared.scene().mover(item);
+    Animatable m = prepared.scene().mover(item);
     if (m.movable(c) == null) {
       return Double.NaN;
     }
@@ -275,7 +275,7 @@ public final class CoreBridge {
               .add("sentence", d.sentence())
               .add("item", d.item().id())
               .add("channel", d.channel().field())
-              .add("mends", LoopCheck.canMend(d)));
+              .add("mends", LoopCheck.canFix(d)));
     }
     return out.toString();
   }
@@ -295,7 +295,7 @@ public final class CoreBridge {
   /** Samples for the Journey chart; see {@link JourneyChart#samples}. */
   @JSExport
   public static double[] journey(String item, String channel, int count) {
-    Mover i = prepared.scene().mover(item);
+    Animatable i = prepared.scene().mover(item);
     return JourneyChart.samples(prepared, i, Channel.of(channel), count);
   }
 
@@ -312,7 +312,7 @@ public final class CoreBridge {
     if (l == null) {
       return new double[0];
     }
-    Seating s = l.seating(l.values(time));
+    RowLayout s = l.seating(l.values(time));
     return new double[] {s.tail(), s.head()};
   }
 
@@ -327,19 +327,19 @@ public final class CoreBridge {
    * six numbers of SVG's {@code matrix()}.
    */
   @JSExport
-  public static double[] nest(String item, double time, boolean turned) {
+  public static double[] groupTransform(String item, double time, boolean turned) {
     PreparedLettering l = prepared.letterings().get(item);
     Affine m =
         turned && l != null
             ? l.stands(time)
-            : new Nest(prepared.scene().groupsRound(item)).map(time);
+            : new GroupTransform(prepared.scene().groupsRound(item)).map(time);
     return new double[] {m.a(), m.b(), m.c(), m.d(), m.e(), m.f()};
   }
 
   /** Units of the channel per second. */
   @JSExport
   public static double speed(String item, String channel, double time) {
-    Mover i = prepared.scene().mover(item);
+    Animatable i = prepared.scene().mover(item);
     return JourneyChart.speed(prepared, i, Channel.of(channel), time);
   }
 
@@ -455,8 +455,8 @@ public final class CoreBridge {
           new JsonObject()
               .add("label", c.label())
               .add("unit", c.unit())
-              .add("least", c.least())
-              .add("greatest", c.greatest()));
+              .add("least", c.min())
+              .add("greatest", c.max()));
     }
     return out.toString();
   }

@@ -30,7 +30,7 @@ final class StandingEdits {
       boolean asked =
           d.item().id().equals(e.getString("item", ""))
               && d.channel().field().equals(e.getString("channel", ""));
-      if (asked && LoopCheck.canMend(d)) {
+      if (asked && LoopCheck.canFix(d)) {
         PreparedLettering l = prepared.letterings().get(d.item().id());
         double lap = l == null ? 0 : l.seating(l.values(0)).track().length();
         return prepared
@@ -41,7 +41,7 @@ final class StandingEdits {
                         d.channel(),
                         d.sways()
                             ? LoopCheck.looping(d, prepared.scene().length())
-                            : LoopCheck.mended(d, lap)));
+                            : LoopCheck.fixed(d, lap)));
       }
     }
     throw new IllegalArgumentException("This is closed already, or cannot be closed by itself");

@@ -18,15 +18,15 @@ import rovingglyph.paths.FreehandCurve;
 import rovingglyph.paths.KnotsOf;
 import rovingglyph.proof.Finding;
 import rovingglyph.proof.Proof;
+import rovingglyph.scene.Animatable;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.FreehandPath;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Movable;
-import rovingglyph.scene.Mover;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.ShapeKind;
 import rovingglyph.scene.ShapePath;
-import rovingglyph.seat.Seating;
+import rovingglyph.seat.RowLayout;
 
 /** What the interface wants to know of a prepared scene, as JSON. */
 final class Summary {
@@ -37,7 +37,7 @@ final class Summary {
     JsonObject paths = new JsonObject();
     p.paths().forEach((id, path) -> paths.add(id, path(path)));
     JsonObject items = new JsonObject();
-    for (Mover m : p.scene().animatables()) {
+    for (Animatable m : p.scene().animatables()) {
       items.add(m.id(), item(m, p.letterings().get(m.id())));
     }
     JsonArray poses = new JsonArray();
@@ -73,8 +73,8 @@ final class Summary {
       int points = KnotsOf.cubics(fitted.cubics(), f.closed()).size();
       out.add("points", points).add("error", fitted.error());
     } else if (path.path() instanceof ShapePath s && s.kind() == ShapeKind.ARC) {
-      double radius = s.movable(Channel.RADIUS).still();
-      double sweep = s.movable(Channel.SWEEP).still();
+      double radius = s.movable(Channel.RADIUS).base();
+      double sweep = s.movable(Channel.SWEEP).base();
       out.add("chord", ArcByChord.chord(radius, sweep));
       out.add("height", ArcByChord.height(radius, sweep));
     }
@@ -82,7 +82,7 @@ final class Summary {
   }
 
   /** The keyframes of every moving value, with the values that landings were solved to. */
-  private static JsonObject item(Mover item, PreparedLettering prepared) {
+  private static JsonObject item(Animatable item, PreparedLettering prepared) {
     JsonObject channels = new JsonObject();
     JsonArray moving = new JsonArray();
     item.values()
@@ -97,7 +97,7 @@ final class Summary {
             });
     JsonObject out = new JsonObject().add("channels", channels).add("moving", moving);
     if (prepared != null) {
-      Seating seating = prepared.seating(prepared.values(0));
+      RowLayout seating = prepared.seating(prepared.values(0));
       out.add("length", seating.contour().length());
       out.add("comesRound", seating.ends() == Seat.EndRule.WRAP);
       out.add("room", seating.roomLength());
@@ -124,7 +124,7 @@ final class Summary {
    * Units per second with which a value leaves a keyframe and arrives at the next; empty where
    * there is none to set.
    */
-  static double[] endSpeeds(Movable m, int index) {
+  static double[] endSpeeds(AnimatedValue m, int index) {
     List<Keyframe> keys = m == null ? List.of() : m.keyframes();
     if (index < 0 || index + 1 >= keys.size()) {
       return new double[0];

@@ -12,7 +12,7 @@ import java.util.Set;
 import java.util.function.Function;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
-import rovingglyph.scene.Extras;
+import rovingglyph.scene.UnknownFields;
 
 /**
  * The fields of one JSON object, read with checks. A field that is missing gives the default; one
@@ -286,14 +286,14 @@ public final class Fields {
   }
 
   /** The fields nobody has asked for. */
-  Extras rest() {
+  UnknownFields rest() {
     Map<String, JsonValue> out = new LinkedHashMap<>();
     for (JsonObject.Member m : object) {
       if (!known.contains(m.getName())) {
         out.put(m.getName(), m.getValue());
       }
     }
-    return out.isEmpty() ? Extras.NONE : new Extras(out);
+    return out.isEmpty() ? UnknownFields.NONE : new UnknownFields(out);
   }
 
   private static String shown(JsonValue v) {

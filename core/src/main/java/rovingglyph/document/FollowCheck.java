@@ -5,9 +5,9 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Scene;
 
 /** Values that follow those of other letterings: the others are there, and none follows itself. */
@@ -17,7 +17,7 @@ final class FollowCheck {
   static void check(Scene scene, Map<String, String> places, List<Problem> problems) {
     Set<String> clear = new HashSet<>();
     for (Lettering l : scene.letterings()) {
-      for (Map.Entry<Channel, Movable> e : l.values().entrySet()) {
+      for (Map.Entry<Channel, AnimatedValue> e : l.values().entrySet()) {
         if (e.getValue().follow() == null) {
           continue;
         }
@@ -61,7 +61,7 @@ final class FollowCheck {
     if (again) {
       return true;
     }
-    for (Movable m : ((Lettering) scene.item(id)).values().values()) {
+    for (AnimatedValue m : ((Lettering) scene.item(id)).values().values()) {
       boolean known = m.follow() != null && scene.item(m.follow().lettering()) instanceof Lettering;
       if (known && goesRound(scene, m.follow().lettering(), way, clear)) {
         return true;

@@ -45,8 +45,8 @@ final class ItemList {
   private static final List<Kind> KINDS =
       List.of(
           new Kind("lettering", "letterings", 1000, "", LetteringCodec::read),
-          new Kind("drawing", "pictures", 1000, "Picture", PlacedCodec::readDrawing),
-          new Kind("group", "groups", 200, "Group", PlacedCodec::readGroup));
+          new Kind("drawing", "pictures", 1000, "Picture", TransformedCodec::readDrawing),
+          new Kind("group", "groups", 200, "Group", TransformedCodec::readGroup));
 
   private ItemList() {}
 
@@ -96,7 +96,7 @@ final class ItemList {
   }
 
   private static double time(Fields f, String field, double missing) {
-    return f.get(field) == null ? missing : f.number(field, 0, MovableCodec.LATEST, 0);
+    return f.get(field) == null ? missing : f.number(field, 0, AnimatedValueCodec.LATEST, 0);
   }
 
   static String write(Item item) {
@@ -109,12 +109,12 @@ final class ItemList {
 
           @Override
           public String drawing(Drawing d) {
-            return PlacedCodec.write(begun(d, "drawing"), d);
+            return TransformedCodec.write(begun(d, "drawing"), d);
           }
 
           @Override
           public String group(Group g) {
-            return PlacedCodec.write(begun(g, "group"), g);
+            return TransformedCodec.write(begun(g, "group"), g);
           }
 
           @Override

@@ -6,14 +6,14 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import rovingglyph.scene.Animatable;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cue;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
-import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 
 /** What holds for the values of whatever can move: the paths and the items. */
@@ -35,7 +35,7 @@ final class KeyframeCheck {
   }
 
   private static void check(
-      Scene scene, Mover mover, String path, Set<String> cues, List<Problem> problems) {
+      Scene scene, Animatable mover, String path, Set<String> cues, List<Problem> problems) {
     mover
         .values()
         .forEach(
@@ -49,7 +49,7 @@ final class KeyframeCheck {
             });
   }
 
-  private static String place(Mover mover, Channel c) {
+  private static String place(Animatable mover, Channel c) {
     return mover instanceof Lettering ? LetteringCodec.place(c) : "." + c.field();
   }
 
@@ -85,7 +85,7 @@ final class KeyframeCheck {
     }
   }
 
-  private static void onlyOfLetterings(Movable m, String at, List<Problem> problems) {
+  private static void onlyOfLetterings(AnimatedValue m, String at, List<Problem> problems) {
     if (m.stagger() != null) {
       problems.add(new Problem(at + ".stagger", "only letters lag behind each other", "none here"));
     }
@@ -103,7 +103,7 @@ final class KeyframeCheck {
     Scene out = scene;
     for (GuidePath p : scene.paths()) {
       GuidePath changed = p;
-      for (Map.Entry<Channel, Movable> e : p.values().entrySet()) {
+      for (Map.Entry<Channel, AnimatedValue> e : p.values().entrySet()) {
         List<Keyframe> keys = e.getValue().keyframes();
         List<Keyframe> kept = new ArrayList<>();
         Function<Keyframe, Long> frame = k -> scene.rate().frameAt(k.time());

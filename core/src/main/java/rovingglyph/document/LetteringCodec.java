@@ -3,10 +3,10 @@ package rovingglyph.document;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Seat;
 
 /** Letterings from and to JSON. */
@@ -31,10 +31,11 @@ final class LetteringCodec {
   private LetteringCodec() {}
 
   static Lettering read(Fields f, ItemProperties properties) {
-    Map<Channel, Movable> values = new LinkedHashMap<>();
+    Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
     Fields seat = f.object("seat");
-    Lettering.SEAT.forEach(c -> values.put(c, MovableCodec.read(seat, c, Lettering.start(c))));
-    Lettering.OWN.forEach(c -> values.put(c, MovableCodec.read(f, c, Lettering.start(c))));
+    Lettering.SEAT.forEach(
+        c -> values.put(c, AnimatedValueCodec.read(seat, c, Lettering.start(c))));
+    Lettering.OWN.forEach(c -> values.put(c, AnimatedValueCodec.read(f, c, Lettering.start(c))));
     axes(f.object("axes"), values);
     return new Lettering(
         properties,
@@ -44,12 +45,12 @@ final class LetteringCodec {
         TypesettingCodec.read(f),
         f.id("path"),
         seat(seat),
-        ShowingCodec.read(f),
+        LetterEffectsCodec.read(f),
         values,
         f.rest());
   }
 
-  private static void axes(Fields f, Map<Channel, Movable> values) {
+  private static void axes(Fields f, Map<Channel, AnimatedValue> values) {
     if (f.names().size() > MOST_AXES) {
       f.problem(null, "has " + f.names().size() + " axes", "at most " + MOST_AXES);
       return;
@@ -59,7 +60,7 @@ final class LetteringCodec {
         f.problem(tag, "is not the tag of an axis", "four characters, such as wght");
       } else {
         Channel axis = Channel.axis(tag);
-        values.put(axis, MovableCodec.read(f, tag, axis, 0));
+        values.put(axis, AnimatedValueCodec.read(f, tag, axis, 0));
       }
     }
   }
@@ -98,7 +99,7 @@ final class LetteringCodec {
 
   static String write(Writer w, Lettering l) {
     Writer axes = Writer.object();
-    l.axes().forEach((tag, m) -> axes.json(tag, MovableCodec.write(m, Channel.axis(tag))));
+    l.axes().forEach((tag, m) -> axes.json(tag, AnimatedValueCodec.write(m, Channel.axis(tag))));
     w.add("text", l.text())
         .add("face", l.face())
         .json("axes", axes.text())
@@ -109,14 +110,14 @@ final class LetteringCodec {
     }
     values(w, l, Lettering.OWN);
     TypesettingCodec.write(w, l.setting());
-    ShowingCodec.write(w, l.showing());
+    LetterEffectsCodec.write(w, l.showing());
     return w.rest(l.extras()).text();
   }
 
   /** Values that most letterings leave alone are written only where they differ. */
   private static void values(Writer w, Lettering l, List<Channel> channels) {
     for (Channel c : channels) {
-      String text = MovableCodec.write(l.movable(c), c);
+      String text = AnimatedValueCodec.write(l.movable(c), c);
       if (ALWAYS.contains(c) || !text.equals(Writer.number(Lettering.start(c)))) {
         w.json(c.field(), text);
       }

@@ -5,9 +5,9 @@ import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.List;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Movable;
 
 /** Parts of movable values on their own, as edits carry them. */
 public final class MotionCodec {
@@ -21,8 +21,8 @@ public final class MotionCodec {
    * @param parts those fields that it has; null takes one away
    * @throws DocumentException if one cannot be used
    */
-  public static Movable changed(Movable m, Channel channel, JsonObject parts) {
-    JsonValue written = Json.parse(MovableCodec.write(m, channel));
+  public static AnimatedValue changed(AnimatedValue m, Channel channel, JsonObject parts) {
+    JsonValue written = Json.parse(AnimatedValueCodec.write(m, channel));
     JsonObject whole =
         written.isObject()
             ? written.asObject()
@@ -38,7 +38,8 @@ public final class MotionCodec {
     }
     List<Problem> problems = new ArrayList<>();
     JsonObject holder = new JsonObject().add(channel.field(), whole);
-    Movable out = MovableCodec.read(new Fields(holder, "$", problems), channel, m.still());
+    AnimatedValue out =
+        AnimatedValueCodec.read(new Fields(holder, "$", problems), channel, m.base());
     if (!problems.isEmpty()) {
       throw new DocumentException(problems);
     }
@@ -47,7 +48,7 @@ public final class MotionCodec {
 
   /** Keyframes as text, to be pasted later. */
   public static String keys(List<Keyframe> keys, Channel channel) {
-    return MovableCodec.keys(keys, channel);
+    return AnimatedValueCodec.keys(keys, channel);
   }
 
   /**
@@ -59,7 +60,7 @@ public final class MotionCodec {
     List<Problem> problems = new ArrayList<>();
     JsonObject holder = new JsonObject().add("keyframes", json == null ? Json.array() : json);
     Fields f = new Fields(holder, "$", problems);
-    List<Keyframe> out = f.list("keyframes", 5000, k -> MovableCodec.keyframe(k, channel));
+    List<Keyframe> out = f.list("keyframes", 5000, k -> AnimatedValueCodec.keyframe(k, channel));
     if (!problems.isEmpty()) {
       throw new DocumentException(problems);
     }

@@ -9,12 +9,12 @@ import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.FreehandPath;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Knot;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.PathLabel;
 import rovingglyph.scene.ShapeKeyframe;
 import rovingglyph.scene.ShapeKind;
@@ -89,10 +89,10 @@ public final class PathCodec {
     // Earlier documents give a circle's centre as a pair and its direction as a word.
     Point centre = f.point("centre", FARTHEST, Point.ORIGIN);
     boolean counter = "counterclockwise".equals(f.text("direction", 80, "clockwise"));
-    Map<Channel, Movable> numbers = new LinkedHashMap<>();
+    Map<Channel, AnimatedValue> numbers = new LinkedHashMap<>();
     for (Channel c : kind.numbers()) {
       double missing = c == Channel.X ? centre.x() : c == Channel.Y ? centre.y() : kind.start(c);
-      numbers.put(c, MovableCodec.read(f, c, missing));
+      numbers.put(c, AnimatedValueCodec.read(f, c, missing));
     }
     return new ShapePath(
         label, kind, numbers, f.flag("flipped", false), f.flag("reversed", counter));
@@ -111,7 +111,7 @@ public final class PathCodec {
 
   private static ShapeKeyframe shapeKeyframe(Fields f) {
     return new ShapeKeyframe(
-        f.number("time", 0, MovableCodec.LATEST, 0), knots(f), EasingCodec.read(f), f.rest());
+        f.number("time", 0, AnimatedValueCodec.LATEST, 0), knots(f), EasingCodec.read(f), f.rest());
   }
 
   private static List<Knot> knots(Fields f) {
@@ -180,7 +180,7 @@ public final class PathCodec {
     Writer w = Writer.object().add("id", path.id()).add("name", path.name());
     if (path instanceof ShapePath s) {
       w.add("kind", Spelling.of(s.kind()));
-      s.numbers().forEach((c, m) -> w.json(c.field(), MovableCodec.write(m, c)));
+      s.numbers().forEach((c, m) -> w.json(c.field(), AnimatedValueCodec.write(m, c)));
       w.flag("flipped", s.flipped()).flag("reversed", s.reversed());
     } else if (path instanceof DrawnPath d) {
       w.add("kind", "drawn").add("closed", d.closed()).list("points", d.points(), PathCodec::write);

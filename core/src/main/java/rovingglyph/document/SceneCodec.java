@@ -90,7 +90,7 @@ public final class SceneCodec {
             f.colour("background", null),
             paths,
             items,
-            f.list("templates", 20, PlacedCodec::readTemplate),
+            f.list("templates", 20, TransformedCodec::readTemplate),
             cues(f),
             f.get("blur") == null ? Blur.NONE : blur(f.object("blur")),
             GroupCheck.stack(f, items, places),
@@ -111,7 +111,7 @@ public final class SceneCodec {
                     new Cue(
                         c.id("id"),
                         c.text("name", 200, "Cue"),
-                        c.number("time", 0, MovableCodec.LATEST, 0),
+                        c.number("time", 0, AnimatedValueCodec.LATEST, 0),
                         c.rest())));
     out.sort(Comparator.comparingDouble(Cue::time));
     return List.copyOf(out);
@@ -195,7 +195,7 @@ public final class SceneCodec {
         .colour("background", scene.background())
         .list("paths", scene.paths(), PathCodec::write)
         .list("items", List.copyOf(scene.items().values()), ItemList::write)
-        .list("templates", scene.templates(), PlacedCodec::write)
+        .list("templates", scene.templates(), TransformedCodec::write)
         .list("cues", scene.cues(), SceneCodec::write)
         .json("blur", write(scene.blur()))
         .texts("stack", scene.stack())

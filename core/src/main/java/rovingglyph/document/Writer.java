@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.function.Function;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
-import rovingglyph.scene.Extras;
+import rovingglyph.scene.UnknownFields;
 
 /** Writes one JSON object as text, in document order. */
 final class Writer {
@@ -94,7 +94,7 @@ final class Writer {
     return list(name, values, v -> Json.value(v).toString());
   }
 
-  Writer rest(Extras extras) {
+  Writer rest(UnknownFields extras) {
     extras.fields().forEach((name, value) -> json(name, value.toString()));
     return this;
   }

@@ -6,13 +6,13 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.document.CueFile;
+import rovingglyph.scene.Animatable;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cue;
-import rovingglyph.scene.Extras;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Movable;
-import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
+import rovingglyph.scene.UnknownFields;
 
 /** Edits of named moments. Keyframes that follow a cue go where it goes. */
 final class Cues {
@@ -26,7 +26,10 @@ final class Cues {
         yield put(
             scene,
             new Cue(
-                e.getString("id", ""), name, frame(scene, e.getDouble("time", 0)), Extras.NONE));
+                e.getString("id", ""),
+                name,
+                frame(scene, e.getDouble("time", 0)),
+                UnknownFields.NONE));
       }
       case "cue" -> {
         Cue c = cue(scene, e);
@@ -43,7 +46,7 @@ final class Cues {
         int n = 0;
         for (CueFile.Entry c : CueFile.read(e.getString("text", ""))) {
           String id = e.getString("id", "cue") + "-" + n++;
-          out = put(out, new Cue(id, c.text(), frame(scene, c.start()), Extras.NONE));
+          out = put(out, new Cue(id, c.text(), frame(scene, c.start()), UnknownFields.NONE));
         }
         yield out;
       }
@@ -74,10 +77,10 @@ final class Cues {
   /** Keyframes that follow a cue, at its time; with {@code cue} null they follow it no longer. */
   private static Scene following(Scene scene, String id, double time, String cue) {
     Scene out = scene;
-    for (Mover item : scene.animatables()) {
-      Mover changed = item;
-      for (Map.Entry<Channel, Movable> v : item.values().entrySet()) {
-        Movable m = v.getValue();
+    for (Animatable item : scene.animatables()) {
+      Animatable changed = item;
+      for (Map.Entry<Channel, AnimatedValue> v : item.values().entrySet()) {
+        AnimatedValue m = v.getValue();
         if (m.keyframes().stream().anyMatch(k -> id.equals(k.cue()))) {
           changed = changed.with(v.getKey(), moved(m, id, time, cue));
         }
@@ -87,7 +90,7 @@ final class Cues {
     return out;
   }
 
-  private static Movable moved(Movable m, String id, double time, String cue) {
+  private static AnimatedValue moved(AnimatedValue m, String id, double time, String cue) {
     List<Keyframe> keys = new ArrayList<>();
     for (Keyframe k : m.keyframes()) {
       boolean follows = id.equals(k.cue());

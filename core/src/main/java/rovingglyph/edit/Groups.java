@@ -13,16 +13,16 @@ import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
 import rovingglyph.paths.GuideContour;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Drawing;
-import rovingglyph.scene.Extras;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
-import rovingglyph.scene.Placed;
 import rovingglyph.scene.Scene;
+import rovingglyph.scene.Transformed;
+import rovingglyph.scene.UnknownFields;
 import rovingglyph.scene.UnknownItem;
 import rovingglyph.type.Outline;
 
@@ -74,12 +74,14 @@ final class Groups {
       out = taken(out, id);
     }
     Point centre = middle(scene, members);
-    Map<Channel, Movable> values = new LinkedHashMap<>();
-    Placed.CHANNELS.forEach(c -> values.put(c, new Movable(Placed.start(c, centre))));
+    Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
+    Transformed.CHANNELS.forEach(
+        c -> values.put(c, new AnimatedValue(Transformed.start(c, centre))));
     String id = edit.getString("id", "");
     String name = edit.getString("name", freeName(scene));
     Scene with =
-        out.withItem(new Group(new ItemProperties(id, name), members, centre, values, Extras.NONE));
+        out.withItem(
+            new Group(new ItemProperties(id, name), members, centre, values, UnknownFields.NONE));
     return withoutEmpty(put(with, id, into == null ? "" : into.id(), at));
   }
 
@@ -147,8 +149,10 @@ final class Groups {
     double y = edit.getDouble("y", g.centre().y());
     Affine map = Place.map(g, edit.getDouble("time", 0));
     Point by = map.apply(new Point(x, y)).minus(map.apply(g.centre()));
-    Movable across = new KeyframeEdits(Channel.X, scene.rate()).shift(g.movable(Channel.X), by.x());
-    Movable down = new KeyframeEdits(Channel.Y, scene.rate()).shift(g.movable(Channel.Y), by.y());
+    AnimatedValue across =
+        new KeyframeEdits(Channel.X, scene.rate()).shift(g.movable(Channel.X), by.x());
+    AnimatedValue down =
+        new KeyframeEdits(Channel.Y, scene.rate()).shift(g.movable(Channel.Y), by.y());
     return scene.withItem(g.about(new Point(x, y)).with(Channel.X, across).with(Channel.Y, down));
   }
 

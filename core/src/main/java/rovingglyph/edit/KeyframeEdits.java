@@ -5,12 +5,12 @@ import java.util.Comparator;
 import java.util.List;
 import rovingglyph.motion.SegmentSpeed;
 import rovingglyph.motion.Timeline;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.FrameRate;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
-import rovingglyph.scene.Movable;
 
 /** Edits of one movable value. Times are brought onto frames, values into the channel's range. */
 public final class KeyframeEdits {
@@ -29,13 +29,13 @@ public final class KeyframeEdits {
    * Sets the value at a time: a value that is still stays still, one that moves gets a keyframe
    * there, or a new value for the keyframe that stands there, which then is no landing any more.
    */
-  public Movable set(Movable m, double time, double value) {
+  public AnimatedValue set(AnimatedValue m, double time, double value) {
     double v = channel.clamp(value);
     return m.keyed() ? key(m, time, v) : m.with(v);
   }
 
   /** Adds a keyframe, or gives the one on that frame the value. */
-  public Movable key(Movable m, double time, double value) {
+  public AnimatedValue key(AnimatedValue m, double time, double value) {
     double v = channel.clamp(value);
     int at = indexAt(m, time);
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
@@ -51,16 +51,16 @@ public final class KeyframeEdits {
   }
 
   /** Adds a keyframe with the present value, or takes away the one on that frame. */
-  public Movable toggle(Movable m, double time) {
+  public AnimatedValue toggle(AnimatedValue m, double time) {
     int at = indexAt(m, time);
     return at >= 0 ? remove(m, at) : key(m, time, Timeline.value(m, time));
   }
 
   /** Without its last keyframe a value is still, at that keyframe's value. */
-  public Movable remove(Movable m, int index) {
+  public AnimatedValue remove(AnimatedValue m, int index) {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     Keyframe gone = keys.remove(index);
-    double still = keys.isEmpty() ? gone.value() : m.still();
+    double still = keys.isEmpty() ? gone.value() : m.base();
     return m.with(still).with(keys);
   }
 
@@ -68,7 +68,7 @@ public final class KeyframeEdits {
    * Moves a keyframe in time and, if {@code value} is not null, in value, which ends its landing. A
    * frame that another keyframe holds is not taken: the time then stays as it was.
    */
-  public Movable move(Movable m, int index, double time, Double value) {
+  public AnimatedValue move(AnimatedValue m, int index, double time, Double value) {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     Keyframe k = keys.get(index);
     int there = indexAt(m, time);
@@ -80,15 +80,15 @@ public final class KeyframeEdits {
   }
 
   /** All values moved by the same amount; landings become the values they had. */
-  public Movable shift(Movable m, double by) {
+  public AnimatedValue shift(AnimatedValue m, double by) {
     List<Keyframe> keys =
         m.keyframes().stream()
             .map(k -> k.withValue(channel.clamp(k.value() + by)).with((Landing) null))
             .toList();
-    return m.with(channel.clamp(m.still() + by)).with(keys);
+    return m.with(channel.clamp(m.base() + by)).with(keys);
   }
 
-  public Movable ease(Movable m, int index, Easing easing) {
+  public AnimatedValue ease(AnimatedValue m, int index, Easing easing) {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     Keyframe k = keys.get(index);
     keys.set(index, k.with(easing));
@@ -100,7 +100,7 @@ public final class KeyframeEdits {
    *
    * @param perSecond in units of the channel
    */
-  public Movable speed(Movable m, int index, boolean arriving, double perSecond) {
+  public AnimatedValue speed(AnimatedValue m, int index, boolean arriving, double perSecond) {
     List<Keyframe> keys = m.keyframes();
     SegmentSpeed s = index + 1 < keys.size() ? segment(m, index) : null;
     if (s == null || !s.settable()) {
@@ -110,12 +110,12 @@ public final class KeyframeEdits {
     return ease(m, index, arriving ? s.arrivingAt(perSecond) : s.leavingAt(perSecond));
   }
 
-  private static SegmentSpeed segment(Movable m, int index) {
+  private static SegmentSpeed segment(AnimatedValue m, int index) {
     return new SegmentSpeed(m.keyframes().get(index), m.keyframes().get(index + 1));
   }
 
   /** Makes a keyframe a landing; null makes it an ordinary one with the value it has. */
-  public Movable land(Movable m, int index, Landing landing) {
+  public AnimatedValue land(AnimatedValue m, int index, Landing landing) {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     Keyframe k = keys.get(index);
     keys.set(index, k.with(landing));
@@ -123,7 +123,7 @@ public final class KeyframeEdits {
   }
 
   /** Index of the keyframe on the frame of a time; -1 if there is none. */
-  public int indexAt(Movable m, double time) {
+  public int indexAt(AnimatedValue m, double time) {
     long frame = rate.frameAt(clampTime(time));
     for (int i = 0; i < m.keyframes().size(); i++) {
       if (rate.frameAt(m.keyframes().get(i).time()) == frame) {
@@ -145,7 +145,7 @@ public final class KeyframeEdits {
     return Math.min(Math.max(time, 0), LATEST - 1);
   }
 
-  static Movable sorted(Movable m, List<Keyframe> keys) {
+  static AnimatedValue sorted(AnimatedValue m, List<Keyframe> keys) {
     keys.sort(Comparator.comparingDouble(Keyframe::time));
     return m.with(keys);
   }

@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import rovingglyph.motion.Timeline;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
-import rovingglyph.scene.Movable;
 
 /**
  * Edits of several keyframes of one value at once. Where two would stand on one frame the edit is
@@ -25,7 +25,7 @@ final class KeyframeGroups {
     Keyframe apply(Keyframe k);
   }
 
-  private Movable mapped(Movable m, Set<Integer> chosen, Rule rule) {
+  private AnimatedValue mapped(AnimatedValue m, Set<Integer> chosen, Rule rule) {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     for (int i : chosen) {
       keys.set(i, rule.apply(keys.get(i)));
@@ -33,7 +33,7 @@ final class KeyframeGroups {
     return distinct(KeyframeEdits.sorted(m, keys));
   }
 
-  private Movable distinct(Movable m) {
+  private AnimatedValue distinct(AnimatedValue m) {
     for (int i = 1; i < m.keyframes().size(); i++) {
       if (edits.indexAt(m, m.keyframes().get(i).time()) != i) {
         throw new IllegalArgumentException(
@@ -48,7 +48,7 @@ final class KeyframeGroups {
   }
 
   /** Moved by seconds and by a value, which ends landings where it is not 0. */
-  Movable move(Movable m, Set<Integer> chosen, double seconds, double value) {
+  AnimatedValue move(AnimatedValue m, Set<Integer> chosen, double seconds, double value) {
     return mapped(
         m,
         chosen,
@@ -61,7 +61,7 @@ final class KeyframeGroups {
   }
 
   /** Times stretched about one of them. */
-  Movable stretch(Movable m, Set<Integer> chosen, double about, double factor) {
+  AnimatedValue stretch(AnimatedValue m, Set<Integer> chosen, double about, double factor) {
     if (!(factor > 0)) {
       throw new IllegalArgumentException("Times are stretched by more than 0");
     }
@@ -69,7 +69,7 @@ final class KeyframeGroups {
   }
 
   /** Played backwards within their own span. */
-  Movable mirror(Movable m, Set<Integer> chosen) {
+  AnimatedValue mirror(AnimatedValue m, Set<Integer> chosen) {
     List<Integer> order = new ArrayList<>(chosen);
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     double first = keys.get(order.get(0)).time();
@@ -95,7 +95,7 @@ final class KeyframeGroups {
     };
   }
 
-  Movable swap(Movable m, Set<Integer> chosen) {
+  AnimatedValue swap(AnimatedValue m, Set<Integer> chosen) {
     if (chosen.size() != 2) {
       throw new IllegalArgumentException("Choose two keyframes to swap");
     }
@@ -108,8 +108,8 @@ final class KeyframeGroups {
     return m.with(keys);
   }
 
-  Movable remove(Movable m, Set<Integer> chosen) {
-    Movable out = m;
+  AnimatedValue remove(AnimatedValue m, Set<Integer> chosen) {
+    AnimatedValue out = m;
     for (int i : new TreeSet<>(chosen).descendingSet()) {
       out = edits.remove(out, i);
     }
@@ -119,7 +119,7 @@ final class KeyframeGroups {
   /**
    * A keyframe held for some seconds: it is set again, and what comes later comes so much later.
    */
-  Movable hold(Movable m, int index, double seconds) {
+  AnimatedValue hold(AnimatedValue m, int index, double seconds) {
     if (!(seconds > 0)) {
       throw new IllegalArgumentException("A hold takes more than 0 seconds");
     }
@@ -141,13 +141,13 @@ final class KeyframeGroups {
    * @param onward whether the first continues from the value at that time, and the others go on
    *     from there
    */
-  Movable paste(Movable m, List<Keyframe> copied, double time, boolean onward) {
+  AnimatedValue paste(AnimatedValue m, List<Keyframe> copied, double time, boolean onward) {
     if (copied.isEmpty()) {
       throw new IllegalArgumentException("Nothing has been copied yet");
     }
     double first = copied.get(0).time();
     double by = onward ? Timeline.keyed(m, time) - copied.get(0).value() : 0;
-    Movable out = m;
+    AnimatedValue out = m;
     for (Keyframe k : copied) {
       Keyframe put = at(k, time + k.time() - first);
       // What goes on from elsewhere is no landing any more.

@@ -9,19 +9,19 @@ import java.util.Map;
 import rovingglyph.geometry.Contour;
 import rovingglyph.motion.Timeline;
 import rovingglyph.paths.GuideContour;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Extras;
 import rovingglyph.scene.Follow;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.ItemProperties;
+import rovingglyph.scene.LetterEffects;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.PathLabel;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.ShapeKind;
-import rovingglyph.scene.Showing;
 import rovingglyph.scene.Typesetting;
+import rovingglyph.scene.UnknownFields;
 
 /** Edits of letterings and the paths they sit on. */
 final class Letterings {
@@ -56,17 +56,17 @@ final class Letterings {
             Typesetting.PLAIN,
             path,
             Seat.AT_START,
-            Showing.PLAIN,
+            LetterEffects.PLAIN,
             startValues(Math.round(Math.min(s.width(), s.height()) * 0.1)),
-            Extras.NONE);
+            UnknownFields.NONE);
     return s.withItem(added).stacked(id);
   }
 
-  private static Map<Channel, Movable> startValues(double size) {
-    Map<Channel, Movable> out = new LinkedHashMap<>();
-    Lettering.SEAT.forEach(c -> out.put(c, new Movable(Lettering.start(c))));
-    Lettering.OWN.forEach(c -> out.put(c, new Movable(Lettering.start(c))));
-    out.put(Channel.SIZE, new Movable(size));
+  private static Map<Channel, AnimatedValue> startValues(double size) {
+    Map<Channel, AnimatedValue> out = new LinkedHashMap<>();
+    Lettering.SEAT.forEach(c -> out.put(c, new AnimatedValue(Lettering.start(c))));
+    Lettering.OWN.forEach(c -> out.put(c, new AnimatedValue(Lettering.start(c))));
+    out.put(Channel.SIZE, new AnimatedValue(size));
     return out;
   }
 
@@ -85,8 +85,8 @@ final class Letterings {
     }
     Contour c = GuideContour.of(scene.path(l.path()));
     Seat s = l.seat();
-    double from = l.movable(Channel.START_MARGIN).still();
-    double room = c.length() - from - l.movable(Channel.END_MARGIN).still();
+    double from = l.movable(Channel.START_MARGIN).base();
+    double room = c.length() - from - l.movable(Channel.END_MARGIN).base();
     double rest =
         switch (s.align()) {
           case START -> from;
@@ -118,7 +118,7 @@ final class Letterings {
     }
     for (Lettering l : out.letterings()) {
       Lettering free = l;
-      for (Map.Entry<Channel, Movable> e : l.values().entrySet()) {
+      for (Map.Entry<Channel, AnimatedValue> e : l.values().entrySet()) {
         Follow f = e.getValue().follow();
         if (f != null && out.item(f.lettering()) == null) {
           double value = e.getKey().clamp(Timeline.value(e.getValue(), 0));

@@ -5,16 +5,16 @@ import com.eclipsesource.json.JsonValue;
 import java.util.List;
 import rovingglyph.document.DocumentException;
 import rovingglyph.document.MotionCodec;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Movable;
 
 /** Cruise, sway, stagger and what is followed, as an edit names them. */
 final class Motions {
   private Motions() {}
 
   /** Fields that the edit names are set, those it names as null are taken away. */
-  static Movable apply(Movable m, Channel channel, JsonObject edit) {
+  static AnimatedValue apply(AnimatedValue m, Channel channel, JsonObject edit) {
     try {
       return MotionCodec.changed(m, channel, edit);
     } catch (DocumentException e) {

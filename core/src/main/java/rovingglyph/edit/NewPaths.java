@@ -19,11 +19,11 @@ import rovingglyph.geometry.SubPath;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.paths.KnotsOf;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.PathLabel;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.ShapeKind;
@@ -97,13 +97,13 @@ public final class NewPaths {
   /** A shape in the middle of a frame, as large as its lesser side asks for, in whole px. */
   public static ShapePath shape(ShapeKind kind, PathLabel label, double width, double height) {
     double k = Math.min(width, height) / 1000;
-    Map<Channel, Movable> numbers = new LinkedHashMap<>();
+    Map<Channel, AnimatedValue> numbers = new LinkedHashMap<>();
     for (Channel c : kind.numbers()) {
       double v = kind.start(c);
-      numbers.put(c, new Movable(c.unit().equals("px") ? Math.round(v * k) : v));
+      numbers.put(c, new AnimatedValue(c.unit().equals("px") ? Math.round(v * k) : v));
     }
-    numbers.put(Channel.X, new Movable(width / 2));
-    numbers.put(Channel.Y, new Movable(height / 2));
+    numbers.put(Channel.X, new AnimatedValue(width / 2));
+    numbers.put(Channel.Y, new AnimatedValue(height / 2));
     return new ShapePath(label, kind, numbers, false, false);
   }
 
@@ -127,7 +127,7 @@ public final class NewPaths {
     PathLabel label = of.label().named(id(), name(of.name() + " beside"));
     if (of instanceof ShapePath s && s.kind() == ShapeKind.CIRCLE) {
       double outward = s.flipped() == s.reversed() ? distance : -distance;
-      Movable radius = s.movable(Channel.RADIUS);
+      AnimatedValue radius = s.movable(Channel.RADIUS);
       return s.with(Channel.RADIUS, radius.mapped(r -> Channel.RADIUS.clamp(r + outward)))
           .with(label);
     }

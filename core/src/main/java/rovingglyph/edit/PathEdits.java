@@ -15,13 +15,13 @@ import rovingglyph.paths.KnotInsert;
 import rovingglyph.paths.KnotsOf;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
-import rovingglyph.scene.Extras;
 import rovingglyph.scene.FreehandPath;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Knot;
 import rovingglyph.scene.ShapeKeyframe;
 import rovingglyph.scene.ShapePath;
 import rovingglyph.scene.SmoothPath;
+import rovingglyph.scene.UnknownFields;
 
 /** Edits of any guide path as a whole. Times are in seconds, for paths that move. */
 public final class PathEdits {
@@ -252,7 +252,7 @@ public final class PathEdits {
     }
     boolean there = at < shapes.size() && shapes.get(at).time() < time + 1e-6;
     ShapeKeyframe near = shapes.get(Math.max(0, there ? at : at - 1));
-    Extras extras = there ? near.extras() : Extras.NONE;
+    UnknownFields extras = there ? near.extras() : UnknownFields.NONE;
     ShapeKeyframe put = new ShapeKeyframe(time, List.copyOf(knots), near.easing(), extras);
     if (there) {
       shapes.set(at, put);

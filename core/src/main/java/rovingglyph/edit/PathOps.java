@@ -17,20 +17,20 @@ import rovingglyph.paths.GuideContour;
 import rovingglyph.paths.KnotInsert;
 import rovingglyph.paths.KnotsOf;
 import rovingglyph.paths.ShapeOverTime;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.Easing;
-import rovingglyph.scene.Extras;
 import rovingglyph.scene.FreehandPath;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Knot;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.PathLabel;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.ShapeKeyframe;
 import rovingglyph.scene.ShapeKind;
 import rovingglyph.scene.ShapePath;
 import rovingglyph.scene.SmoothPath;
+import rovingglyph.scene.UnknownFields;
 
 /** Edits of one path of a scene: {@code path} is its id, {@code time} the playhead's. */
 public final class PathOps {
@@ -145,7 +145,7 @@ public final class PathOps {
     return switch (op) {
       case "radius" -> {
         double r = Channel.RADIUS.clamp(GuideContour.centre(s, c, time).distance(at));
-        yield s.with(Channel.RADIUS, new Movable(r));
+        yield s.with(Channel.RADIUS, new AnimatedValue(r));
       }
       case "chord" -> {
         if (s.kind() != ShapeKind.ARC) {
@@ -291,7 +291,7 @@ public final class PathOps {
     List<Knot> now = ShapeOverTime.at(d, time);
     List<ShapeKeyframe> shapes =
         on
-            ? List.of(new ShapeKeyframe(time, now, Easing.GENTLE_BOTH, Extras.NONE))
+            ? List.of(new ShapeKeyframe(time, now, Easing.GENTLE_BOTH, UnknownFields.NONE))
             : List.<ShapeKeyframe>of();
     return new DrawnPath(d.label(), now, d.closed(), shapes);
   }

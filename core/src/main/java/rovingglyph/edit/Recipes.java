@@ -7,20 +7,20 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.document.Spelling;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ClockSweep;
 import rovingglyph.scene.Cruise;
 import rovingglyph.scene.Easing;
-import rovingglyph.scene.Extras;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
+import rovingglyph.scene.LetterEffects;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Recipe;
 import rovingglyph.scene.Reveal;
 import rovingglyph.scene.Scene;
-import rovingglyph.scene.Showing;
 import rovingglyph.scene.Sway;
+import rovingglyph.scene.UnknownFields;
 
 /**
  * Writes ordinary motion from a few times and choices. A recipe takes the place of what an earlier
@@ -61,14 +61,14 @@ final class Recipes {
       for (Channel c : r.kind().writes()) {
         out = out.with(c, bare(out.movable(c), c));
       }
-      Showing s = out.showing();
+      LetterEffects s = out.showing();
       out = r.kind() == Recipe.Kind.LETTER_REVEAL ? out.with(s.with((Reveal) null)) : out;
       out = r.kind() == Recipe.Kind.CLOCK_SWEEP ? out.with(s.with((ClockSweep) null)) : out;
     }
     return out.with(out.showing().with(kept));
   }
 
-  private static Movable bare(Movable m, Channel c) {
+  private static AnimatedValue bare(AnimatedValue m, Channel c) {
     return m.with(List.of()).with((Cruise) null).with((Sway) null).with(Lettering.start(c));
   }
 
@@ -89,7 +89,7 @@ final class Recipes {
       }
     }
     List<Recipe> all = new ArrayList<>(out.showing().recipes());
-    all.add(new Recipe(kind, new Extras(params)));
+    all.add(new Recipe(kind, new UnknownFields(params)));
     return out.with(out.showing().with(List.copyOf(all)));
   }
 
@@ -160,7 +160,7 @@ final class Recipes {
     if (pace == null) {
       throw new IllegalArgumentException("There is no pace \"" + word + "\"");
     }
-    Cruise c = Cruise.of(pace, e.getDouble("amount", 200), Extras.NONE);
+    Cruise c = Cruise.of(pace, e.getDouble("amount", 200), UnknownFields.NONE);
     Channel o = Channel.PATH_OFFSET;
     return l.with(o, bare(l.movable(o), o).with(c));
   }
@@ -172,7 +172,7 @@ final class Recipes {
     if (shape == null || !(period >= 0.01 && period <= 3600)) {
       throw new IllegalArgumentException("A sway takes a shape and a period of 0.01 to 3600 s");
     }
-    Sway s = new Sway(e.getDouble("amplitude", 60), period, 0, shape, 1, Extras.NONE);
+    Sway s = new Sway(e.getDouble("amplitude", 60), period, 0, shape, 1, UnknownFields.NONE);
     Channel o = Channel.PATH_OFFSET;
     return l.with(o, bare(l.movable(o), o).with(s));
   }
@@ -187,7 +187,7 @@ final class Recipes {
             e.getDouble("rise", 0),
             e.getDouble("turn", 0),
             Math.min(Math.max(e.getDouble("scale", 100), 0), 1000),
-            Extras.NONE);
+            UnknownFields.NONE);
     return shown(l.with(l.showing().with(r)), Channel.REVEAL_TO, Channel.REVEAL_FROM, 100);
   }
 
@@ -200,7 +200,7 @@ final class Recipes {
             e.getBoolean("counter", false),
             Math.min(Math.max(e.getDouble("soft", 30), 0), 360),
             true,
-            Extras.NONE);
+            UnknownFields.NONE);
     return shown(l.with(l.showing().with(s)), Channel.SWEEP_TO, Channel.SWEEP_FROM, 360);
   }
 

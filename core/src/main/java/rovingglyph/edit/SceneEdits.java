@@ -11,6 +11,8 @@ import java.util.TreeSet;
 import rovingglyph.document.DocumentException;
 import rovingglyph.document.EasingCodec;
 import rovingglyph.document.Spelling;
+import rovingglyph.scene.Animatable;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cue;
 import rovingglyph.scene.Easing;
@@ -19,8 +21,6 @@ import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
-import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 
 /**
@@ -53,13 +53,13 @@ public final class SceneEdits {
   }
 
   private static Scene value(Scene scene, String op, JsonObject e) {
-    Mover item = scene.mover(e.getString("item", ""));
+    Animatable item = scene.mover(e.getString("item", ""));
     Channel channel = Channel.of(e.getString("channel", ""));
-    Movable m = item == null || channel == null ? null : item.movable(channel);
+    AnimatedValue m = item == null || channel == null ? null : item.movable(channel);
     boolean axis = channel != null && channel.kind() == Channel.Kind.AXIS;
     if (m == null && axis && item instanceof Lettering) {
       // An axis that was left to the face is set with its first edit.
-      m = new Movable(e.getDouble("missing", 0));
+      m = new AnimatedValue(e.getDouble("missing", 0));
     }
     if (m == null) {
       throw new IllegalArgumentException("There is no such value: " + e);
@@ -69,7 +69,7 @@ public final class SceneEdits {
     if (e.get("index") != null && (index < 0 || index >= m.keyframes().size())) {
       throw new IllegalArgumentException("There is no keyframe " + index);
     }
-    Movable edited =
+    AnimatedValue edited =
         switch (op) {
           case "set" -> edits.set(m, number(e, "time"), number(e, "value"));
           case "key" -> edits.key(m, number(e, "time"), number(e, "value"));
@@ -87,15 +87,15 @@ public final class SceneEdits {
           case "motion" -> Motions.apply(m, channel, e);
           default -> group(op, new KeyframeGroups(edits), m, e, channel);
         };
-    Mover changed = item.with(channel, edited);
+    Animatable changed = item.with(channel, edited);
     return changed instanceof GuidePath p
         ? Reshaping.replace(scene, p, e.getDouble("time", 0), true)
         : scene.withItem((Item) changed);
   }
 
   /** {@code indexes} chooses keyframes, all if it is left out. */
-  private static Movable group(
-      String op, KeyframeGroups groups, Movable m, JsonObject e, Channel channel) {
+  private static AnimatedValue group(
+      String op, KeyframeGroups groups, AnimatedValue m, JsonObject e, Channel channel) {
     Set<Integer> chosen = new TreeSet<>();
     JsonValue list = e.get("indexes");
     for (int i = 0; i < m.keyframes().size(); i++) {
@@ -127,8 +127,8 @@ public final class SceneEdits {
   }
 
   /** Ties a keyframe to a cue, at whose time it is from then on; an empty one lets it go. */
-  private static Movable follows(
-      Scene scene, KeyframeEdits edits, Movable m, int index, String id) {
+  private static AnimatedValue follows(
+      Scene scene, KeyframeEdits edits, AnimatedValue m, int index, String id) {
     Cue cue = scene.cue(id);
     Keyframe k = m.keyframes().get(index);
     if (cue == null) {

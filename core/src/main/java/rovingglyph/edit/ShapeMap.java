@@ -7,8 +7,8 @@ import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Turns;
 import rovingglyph.motion.Timeline;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.ShapePath;
 
 /** A shape given by numbers under an affine map. */
@@ -33,7 +33,7 @@ final class ShapeMap {
     boolean level = Math.abs(Turns.rest(turn, 180)) < 1e-9;
     boolean across = level && Math.abs(map.b()) + Math.abs(map.c()) < 1e-12;
 
-    Map<Channel, Movable> numbers = new LinkedHashMap<>();
+    Map<Channel, AnimatedValue> numbers = new LinkedHashMap<>();
     s.numbers()
         .forEach(
             (c, m) -> {
@@ -56,11 +56,11 @@ final class ShapeMap {
     return Timeline.value(s.movable(c), time);
   }
 
-  private static Movable shifted(Channel c, Movable m, double by) {
+  private static AnimatedValue shifted(Channel c, AnimatedValue m, double by) {
     return m.mapped(v -> c.clamp(v + by));
   }
 
-  private static Movable scaled(Channel c, Movable m, double by) {
+  private static AnimatedValue scaled(Channel c, AnimatedValue m, double by) {
     return m.mapped(v -> c.clamp(v * by));
   }
 

@@ -5,12 +5,12 @@ import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.seat.Placement;
-import rovingglyph.seat.Seating;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.type.Outline;
 
 /** Curves a letter with its track. */
 final class Bend {
-  private final Seating.Under under;
+  private final RowLayout.Under under;
   private final Placement place;
   private final Affine turn;
   private final double cos;
@@ -21,7 +21,7 @@ final class Bend {
   /**
    * @param turn of the lettering about its centre
    */
-  Bend(Seating row, Placement place, Affine turn) {
+  Bend(RowLayout row, Placement place, Affine turn) {
     this.under = row.under(place.letter());
     this.place = place;
     this.turn = turn;

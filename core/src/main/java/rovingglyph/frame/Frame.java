@@ -12,14 +12,15 @@ import rovingglyph.geometry.Segment;
  * What is to be painted at one time, back to front, as numbers: for each shape {@code colour}
  * (0xRRGGBB), {@code alpha} (0 to 1), {@code n}, then n outlines. An outline is its index into the
  * prepared scene's outlines and the six numbers of its map to scene pixels, as in SVG's {@code
- * matrix()}; or, where it is of this frame alone, {@link #OWN}, how many numbers follow, and those:
- * polygons and curves as {@link #MOVE}, {@link #LINE}, {@link #QUADRATIC}, {@link #CUBIC} each with
- * its points in scene pixels, and {@link #CLOSE}. The n outlines of a shape are one area, filled
- * once by the non-zero rule, so that overlapping letters of one lettering do not show through each
- * other. Where n is {@link #STROKE}, a line follows instead: its width, its cap (0 butt, 1 round, 2
- * square), the count of its dashes and those, how many numbers its steps have, and those. Where n
- * is {@link #PUSH}, what follows up to the {@link #POP} that belongs to it is a picture of its own,
- * put over what is there with that alpha; colour means nothing then, nor does alpha for the pop.
+ * matrix()}; or, where it is of this frame alone, {@link #INLINE}, how many numbers follow, and
+ * those: polygons and curves as {@link #MOVE}, {@link #LINE}, {@link #QUADRATIC}, {@link #CUBIC}
+ * each with its points in scene pixels, and {@link #CLOSE}. The n outlines of a shape are one area,
+ * filled once by the non-zero rule, so that overlapping letters of one lettering do not show
+ * through each other. Where n is {@link #STROKE}, a line follows instead: its width, its cap (0
+ * butt, 1 round, 2 square), the count of its dashes and those, how many numbers its steps have, and
+ * those. Where n is {@link #PUSH}, what follows up to the {@link #POP} that belongs to it is a
+ * picture of its own, put over what is there with that alpha; colour means nothing then, nor does
+ * alpha for the pop.
  */
 public final class Frame {
   /** Numbers before the outlines of a shape. */
@@ -28,7 +29,7 @@ public final class Frame {
   /** Numbers per outline of the scene. */
   public static final int STRIDE = 7;
 
-  public static final int OWN = -1;
+  public static final int INLINE = -1;
   public static final int STROKE = -1;
   public static final int PUSH = -2;
   public static final int POP = -3;
@@ -87,15 +88,15 @@ public final class Frame {
   }
 
   /** Begins an outline of this frame alone. */
-  void beginOwn() {
+  void beginInline() {
     grow(2);
     numbers[counted]++;
-    numbers[size++] = OWN;
+    numbers[size++] = INLINE;
     own = size;
     numbers[size++] = 0;
   }
 
-  /** Begins a line; its steps follow, and {@link #endOwn}. */
+  /** Begins a line; its steps follow, and {@link #endInline}. */
   void stroke(int rgb, double alpha, double width, int cap, double[] dash) {
     shape(rgb, alpha);
     numbers[counted] = STROKE;
@@ -148,7 +149,7 @@ public final class Frame {
     numbers[size++] = map.b() * x + map.d() * y + map.f();
   }
 
-  void endOwn() {
+  void endInline() {
     numbers[own] = size - own - 1;
   }
 

@@ -9,8 +9,8 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.Trail;
 import rovingglyph.seat.Placement;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 import rovingglyph.seat.Track;
 
 /**
@@ -37,7 +37,7 @@ final class FrameProbe implements LandingSolver.Probe {
 
   /** One row: where its letters stand at the probe's own offset, and how far their ink reaches. */
   private final class Row {
-    private final Seating seating;
+    private final RowLayout seating;
     private final Track track;
     private final Affine turn;
     private final double cell;
@@ -53,7 +53,7 @@ final class FrameProbe implements LandingSolver.Probe {
 
     private final double half;
 
-    Row(Seating seating, Affine turn) {
+    Row(RowLayout seating, Affine turn) {
       this.seating = seating;
       this.track = seating.track();
       this.turn = turn;
@@ -69,7 +69,7 @@ final class FrameProbe implements LandingSolver.Probe {
       distances = new double[n];
       for (int i = 0; i < n; i++) {
         Placement p = seating.place(i);
-        reaches[i] = Ink.reach(seating, p);
+        reaches[i] = GlyphOutlines.reach(seating, p);
         distances[i] = seating.distance(i);
       }
       Trail line = lettering.lettering().showing().trail();
@@ -141,7 +141,7 @@ final class FrameProbe implements LandingSolver.Probe {
       if (trailDepth(moved) >= -half) {
         return true;
       }
-      Seating there = null;
+      RowLayout there = null;
       for (int i = 0; i < reaches.length; i++) {
         double depth = reaches[i] < 0 ? Double.NaN : depthAt(distances[i] + moved);
         if (depth >= -reaches[i] - cell) {

@@ -35,7 +35,7 @@ final class FrameShift {
         if (a[i] != b[i]) {
           return Double.POSITIVE_INFINITY;
         }
-        if (a[i] == Frame.OWN) {
+        if (a[i] == Frame.INLINE) {
           int end = i + 2 + (int) a[i + 1];
           most = Math.max(most, points(a, b, i + 2, end));
           i = end;

@@ -7,9 +7,9 @@ import java.util.function.DoubleSupplier;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
 import rovingglyph.motion.Timeline;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Stagger;
 
 /**
@@ -32,7 +32,7 @@ final class KnownLandings implements LandingSolver.InFrame {
    */
   KnownLandings(PreparedLettering raw, Rect area, KnownLandings before) {
     Lettering l = raw.lettering();
-    Movable offset = l.movable(Channel.PATH_OFFSET);
+    AnimatedValue offset = l.movable(Channel.PATH_OFFSET);
     this.without = l.with(Channel.PATH_OFFSET, offset.with(List.of()));
     // Letters that lag land when the first of them does.
     this.together = raw.solved(l.with(Channel.PATH_OFFSET, offset.with((Stagger) null)), List.of());
@@ -42,12 +42,12 @@ final class KnownLandings implements LandingSolver.InFrame {
         offset.cruise() == null
             && offset.sway() == null
             && !raw.seats().path().moves()
-            && raw.nest().still()
-            && without.values().values().stream().noneMatch(Movable::moves);
+            && raw.groupTransform().constant()
+            && without.values().values().stream().noneMatch(AnimatedValue::moves);
     boolean same =
         before != null
             && before.area.equals(area)
-            && before.together.nest().equals(raw.nest())
+            && before.together.groupTransform().equals(raw.groupTransform())
             && before.together.seats().path() == raw.seats().path()
             && before.together.text() == raw.text()
             && before.without.equals(without);
@@ -60,7 +60,7 @@ final class KnownLandings implements LandingSolver.InFrame {
         probes.computeIfAbsent(
             steady ? 0 : time, t -> new FrameProbe(together, together.values(t), area));
     // Cruise and sway stay on top: what lands is the whole.
-    Movable offset = together.lettering().movable(Channel.PATH_OFFSET);
+    AnimatedValue offset = together.lettering().movable(Channel.PATH_OFFSET);
     double more = Timeline.value(offset, time) - Timeline.keyed(offset, time);
     return o -> probe.read(o + more);
   }

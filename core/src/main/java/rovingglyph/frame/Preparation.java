@@ -7,15 +7,15 @@ import java.util.Map;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cruise;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Scene;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 import rovingglyph.setting.Compositor;
 import rovingglyph.setting.SetText;
 import rovingglyph.type.Outline;
@@ -99,10 +99,12 @@ public final class Preparation {
     }
     Lettering following = following(l);
     Seats seats = new Seats(l, paths.get(l.path()), text);
-    Nest nest = new Nest(scene.groupsRound(l.id()));
-    Lettering paced = paced(new PreparedLettering(following, text, seats, nest, List.of(), null));
-    PreparedLettering raw = new PreparedLettering(paced, text, seats, nest, List.of(), null);
-    Movable offset = paced.movable(Channel.PATH_OFFSET);
+    GroupTransform groupTransform = new GroupTransform(scene.groupsRound(l.id()));
+    Lettering paced =
+        paced(new PreparedLettering(following, text, seats, groupTransform, List.of(), null));
+    PreparedLettering raw =
+        new PreparedLettering(paced, text, seats, groupTransform, List.of(), null);
+    AnimatedValue offset = paced.movable(Channel.PATH_OFFSET);
     if (offset.keyframes().stream().noneMatch(k -> k.landing() != null)) {
       letterings.put(l.id(), raw);
       return;
@@ -117,11 +119,11 @@ public final class Preparation {
   /** With what it follows put in. */
   private Lettering following(Lettering l) {
     Lettering out = l;
-    for (Map.Entry<Channel, Movable> e : l.values().entrySet()) {
-      Movable m = e.getValue();
+    for (Map.Entry<Channel, AnimatedValue> e : l.values().entrySet()) {
+      AnimatedValue m = e.getValue();
       if (m.follow() != null) {
         PreparedLettering source = letterings.get(m.follow().lettering());
-        Movable found = source == null ? null : source.lettering().movable(e.getKey());
+        AnimatedValue found = source == null ? null : source.lettering().movable(e.getKey());
         out = out.with(e.getKey(), m.with(m.follow().from(found)));
       }
     }
@@ -131,12 +133,12 @@ public final class Preparation {
   /** With the cruise of its path offset in px per second. */
   private Lettering paced(PreparedLettering raw) {
     Lettering l = raw.lettering();
-    Movable offset = l.movable(Channel.PATH_OFFSET);
+    AnimatedValue offset = l.movable(Channel.PATH_OFFSET);
     Cruise c = offset.cruise();
     if (c == null || c.pace() == Cruise.Pace.PER_SECOND) {
       return l;
     }
-    Seating first = raw.seating(raw.values(0));
+    RowLayout first = raw.seating(raw.values(0));
     double letters = first.letters().stream().filter(x -> !x.isSpace()).count();
     double letter = letters > 0 ? first.extent() / letters : 0;
     Cruise solved = c.solved(first.track().length(), scene.length(), letter);
@@ -149,7 +151,7 @@ public final class Preparation {
 
   private LandingSolver solver(PreparedLettering raw, KnownLandings known) {
     Rect area = area();
-    Seating first = raw.seating(raw.values(0));
+    RowLayout first = raw.seating(raw.values(0));
     double length = first.track().length();
     double step = Math.max(2, Math.min(first.size() / 4, 40));
     double seen = Math.max(raw.window(raw.values(0), area).scale(), LEAST_SEEN);
@@ -161,7 +163,7 @@ public final class Preparation {
 
   /** The offset at which the middle of the text is nearest to the middle of the frame. */
   private static double centred(PreparedLettering raw, SeatValues v, Rect area, double near) {
-    Seating s = raw.seating(v.with(Channel.PATH_OFFSET, 0));
+    RowLayout s = raw.seating(v.with(Channel.PATH_OFFSET, 0));
     Point middle = raw.turn(v).inverse().apply(raw.window(v, area).centre());
     double wanted = s.contour().nearest(middle).distance();
     double offset = s.travel((s.tail() + s.head()) / 2, wanted);

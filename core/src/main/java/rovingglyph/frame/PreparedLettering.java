@@ -14,15 +14,15 @@ import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.Trail;
 import rovingglyph.seat.Placement;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 import rovingglyph.setting.SetText;
 
 /**
  * A lettering ready to be evaluated.
  *
  * @param lettering with its landings solved
- * @param nest the groups that it stands in
+ * @param groupTransform the groups that it stands in
  * @param unsolved indexes of path offset keyframes whose landing has no solution
  * @param known the landings found, for the next state of the lettering; null where it has none
  */
@@ -30,17 +30,17 @@ public record PreparedLettering(
     Lettering lettering,
     SetText text,
     Seats seats,
-    Nest nest,
+    GroupTransform groupTransform,
     List<Integer> unsolved,
     KnownLandings known)
     implements PreparedItem {
 
   PreparedLettering solved(Lettering l, List<Integer> missing) {
-    return new PreparedLettering(l, text, seats, nest, missing, known);
+    return new PreparedLettering(l, text, seats, groupTransform, missing, known);
   }
 
   PreparedLettering with(KnownLandings landings) {
-    return new PreparedLettering(lettering, text, seats, nest, unsolved, landings);
+    return new PreparedLettering(lettering, text, seats, groupTransform, unsolved, landings);
   }
 
   public SeatValues values(double time) {
@@ -48,17 +48,17 @@ public record PreparedLettering(
   }
 
   /** The first row on its path as that is at the values' time. */
-  public Seating seating(SeatValues v) {
+  public RowLayout seating(SeatValues v) {
     return seats.first(lettering, v);
   }
 
   /** The first row as it would be with other fields of the lettering. */
-  public Seating as(Lettering other, double time) {
+  public RowLayout as(Lettering other, double time) {
     return new Seats(other, seats.path(), text).first(other, SeatValues.at(other, time));
   }
 
   /** All rows. */
-  public List<Seating> rows(SeatValues v) {
+  public List<RowLayout> rows(SeatValues v) {
     return seats.at(lettering, v);
   }
 
@@ -68,7 +68,7 @@ public record PreparedLettering(
   }
 
   /** The placements of a row with the rotation about the centre applied. */
-  public List<Placement> placements(Seating row) {
+  public List<Placement> placements(RowLayout row) {
     List<Placement> out = new ArrayList<>();
     for (Placement p : row.place()) {
       out.add(turned(row, p));
@@ -77,7 +77,7 @@ public record PreparedLettering(
   }
 
   /** The placement of one letter of a row with the rotation about the centre applied. */
-  public Placement placement(Seating row, int letter) {
+  public Placement placement(RowLayout row, int letter) {
     return turned(row, row.place(letter));
   }
 
@@ -87,8 +87,8 @@ public record PreparedLettering(
   }
 
   /** The placements of a row with what the groups round it do, in pixels of the frame. */
-  public List<Placement> inFrame(Seating row) {
-    Affine map = nest.map(row.values().time());
+  public List<Placement> inFrame(RowLayout row) {
+    Affine map = groupTransform.map(row.values().time());
     double turn = Math.atan2(map.b(), map.a());
     double scale = Math.hypot(map.a(), map.b());
     List<Placement> out = new ArrayList<>();
@@ -100,7 +100,7 @@ public record PreparedLettering(
 
   /** The map of its path, turned by its own rotation, to the pixels of the frame. */
   public Affine stands(double time) {
-    return nest.map(time).times(turn(values(time)));
+    return groupTransform.map(time).times(turn(values(time)));
   }
 
   Affine turn(SeatValues v) {
@@ -111,7 +111,7 @@ public record PreparedLettering(
     return degrees == 0 ? Affine.IDENTITY : Affine.rotate(Math.toRadians(degrees), centre(v));
   }
 
-  private Placement turned(Seating row, Placement p) {
+  private Placement turned(RowLayout row, Placement p) {
     double degrees = row.value(Channel.ROTATION, p.letter());
     return degrees == 0
         ? p
@@ -119,19 +119,19 @@ public record PreparedLettering(
   }
 
   /** The ink of one letter of a row. */
-  Ink ink(Seating row, Placement turned) {
+  GlyphOutlines ink(RowLayout row, Placement turned) {
     double degrees = row.value(Channel.ROTATION, turned.letter());
-    return new Ink(row, turned, turn(row.values(), degrees), lettering.seat().method());
+    return new GlyphOutlines(row, turned, turn(row.values(), degrees), lettering.seat().method());
   }
 
   /** Whether outlines are not the same at all times: bent letters, and axes that move. */
-  public boolean reshapes(Seating row) {
+  public boolean reshapes(RowLayout row) {
     return lettering.seat().method() == Seat.GlyphMethod.BENT
         || row.letters().stream().anyMatch(l -> !l.axes().isEmpty());
   }
 
   /** The outlines of a rigid letter as its axes have them now, in em from its cluster's origin. */
-  public List<SubPath> outlines(Seating row, int letter) {
+  public List<SubPath> outlines(RowLayout row, int letter) {
     return ink(row, row.place(letter)).inEm();
   }
 
@@ -140,22 +140,22 @@ public record PreparedLettering(
    *
    * @param turned whether the rotation is applied to the placement, and to be in the polygons
    */
-  public List<double[]> polygons(Seating row, Placement p, boolean turned) {
+  public List<double[]> polygons(RowLayout row, Placement p, boolean turned) {
     return turned
         ? ink(row, p).polygons()
-        : new Ink(row, p, Affine.IDENTITY, lettering.seat().method()).polygons();
+        : new GlyphOutlines(row, p, Affine.IDENTITY, lettering.seat().method()).polygons();
   }
 
   @Override
   public void paint(Frame frame, double time) {
     SeatValues v = values(time);
     Trail trail = lettering.showing().trail();
-    for (Seating row : rows(v)) {
+    for (RowLayout row : rows(v)) {
       if (trail != null && v.opacity() > 0) {
         TrailLine.paint(frame, trail, row, turn(v), v.opacity() / 100);
       }
     }
-    for (Seating row : rows(v)) {
+    for (RowLayout row : rows(v)) {
       int fill = -1;
       double alpha = 0;
       for (Placement p : placements(row)) {
@@ -173,7 +173,7 @@ public record PreparedLettering(
   }
 
   /** The line under a row as path data, empty where there is none; with its rotation if asked. */
-  public String trail(Seating row, boolean turned) {
+  public String trail(RowLayout row, boolean turned) {
     Affine turn = turned ? turn(row.values()) : Affine.IDENTITY;
     return SvgPath.write(TrailLine.pieces(lettering.showing().trail(), row, turn), 2);
   }
@@ -182,7 +182,7 @@ public record PreparedLettering(
    * From where to where along its track the line under a row goes, px: before it is cut to the
    * track or brought round. From is not less than to where there is none.
    */
-  public double[] trailSpan(Seating row) {
+  public double[] trailSpan(RowLayout row) {
     return TrailLine.span(lettering.showing().trail(), row);
   }
 
@@ -217,7 +217,7 @@ public record PreparedLettering(
   /** Whether any outline touches the rectangle, by the outlines themselves and not their boxes. */
   public boolean touches(SeatValues v, Rect area) {
     Window window = window(v, area);
-    for (Seating row : rows(v)) {
+    for (RowLayout row : rows(v)) {
       for (Placement p : placements(row)) {
         if (p.visible() && ink(row, p).touches(window)) {
           return true;
@@ -235,7 +235,7 @@ public record PreparedLettering(
     }
     Window window = window(v, area);
     Affine turn = turn(v);
-    for (Seating row : rows(v)) {
+    for (RowLayout row : rows(v)) {
       for (Contour piece : TrailLine.pieces(trail, row, turn)) {
         int n = (int) Math.max(2, Math.min(2000, piece.length() / 2));
         for (int i = 0; i <= n; i++) {
@@ -250,13 +250,13 @@ public record PreparedLettering(
   }
 
   /** Whether one letter's outlines reach into a window. */
-  boolean touches(Seating row, int letter, Window window) {
+  boolean touches(RowLayout row, int letter, Window window) {
     Placement p = turned(row, row.place(letter));
     return p.visible() && ink(row, p).touches(window);
   }
 
   /** A part of the frame as the lettering sees it at the time of the values. */
   Window window(SeatValues v, Rect area) {
-    return new Window(area, nest.map(v.time()));
+    return new Window(area, groupTransform.map(v.time()));
   }
 }

@@ -9,8 +9,8 @@ import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Refit;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Typesetting;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 import rovingglyph.seat.Track;
 import rovingglyph.setting.SetText;
 
@@ -77,8 +77,8 @@ public final class Seats {
   }
 
   /** The rows with values of one time; there is always a first. */
-  List<Seating> at(Lettering with, SeatValues v) {
-    List<Seating> out = new ArrayList<>();
+  List<RowLayout> at(Lettering with, SeatValues v) {
+    List<RowLayout> out = new ArrayList<>();
     List<Track> all = tracks(v.time());
     for (int i = 0; i < all.size(); i++) {
       out.add(seating(with, v, all.get(i), i));
@@ -86,12 +86,12 @@ public final class Seats {
     return out;
   }
 
-  Seating first(Lettering with, SeatValues v) {
+  RowLayout first(Lettering with, SeatValues v) {
     return seating(with, v, tracks(v.time()).get(0), 0);
   }
 
-  private Seating seating(Lettering with, SeatValues v, Track track, int i) {
+  private RowLayout seating(Lettering with, SeatValues v, Track track, int i) {
     Typesetting.Rows rows = lettering.setting().rows();
-    return new Seating(track, with, text, v, i * rows.phrase(), i * rows.phase());
+    return new RowLayout(track, with, text, v, i * rows.phrase(), i * rows.phase());
   }
 }

@@ -7,15 +7,15 @@ import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Segment;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Trail;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 
 /** The pieces of a track that are drawn under a row of letters, turned with it. */
 final class TrailLine {
   private TrailLine() {}
 
   /** None, one, or two where the trail goes over the join of a closed path. */
-  static List<Contour> pieces(Trail trail, Seating row, Affine turn) {
+  static List<Contour> pieces(Trail trail, RowLayout row, Affine turn) {
     Contour c = row.contour();
     double length = c.length();
     double[] span = span(trail, row);
@@ -39,7 +39,7 @@ final class TrailLine {
   }
 
   /** Where it begins and ends along the track, not cut to it. */
-  static double[] span(Trail trail, Seating row) {
+  static double[] span(Trail trail, RowLayout row) {
     if (trail.with()) {
       return new double[] {row.tail() - trail.lag(), row.head() + trail.lead()};
     }
@@ -56,7 +56,7 @@ final class TrailLine {
     }
   }
 
-  static void paint(Frame frame, Trail trail, Seating row, Affine turn, double alpha) {
+  static void paint(Frame frame, Trail trail, RowLayout row, Affine turn, double alpha) {
     List<Contour> pieces = pieces(trail, row, turn);
     if (pieces.isEmpty()) {
       return;
@@ -72,6 +72,6 @@ final class TrailLine {
         frame.step(Frame.CLOSE);
       }
     }
-    frame.endOwn();
+    frame.endInline();
   }
 }

@@ -4,8 +4,8 @@ import rovingglyph.frame.PreparedLettering;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Seat;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 
 /** Where the puck and the margin stops of a lettering stand, and what dragging them means. */
 public final class Handles {
@@ -17,7 +17,7 @@ public final class Handles {
 
   private final PreparedLettering lettering;
   private final SeatValues v;
-  private final Seating seating;
+  private final RowLayout seating;
   private final Contour contour;
 
   /** On the path as it is at the time of the values. */

@@ -4,11 +4,11 @@ import java.util.TreeSet;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Animatable;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Movable;
-import rovingglyph.scene.Mover;
-import rovingglyph.seat.Seating;
+import rovingglyph.seat.RowLayout;
 
 /** A moving value charted over time: value across, time down. */
 public final class JourneyChart {
@@ -22,8 +22,8 @@ public final class JourneyChart {
    * tail and head are the text's ends along the path in reading direction; for another channel all
    * three are the value. Keyframes are samples of their own, those after a hold twice.
    */
-  public static double[] samples(PreparedScene scene, Mover item, Channel channel, int count) {
-    Movable m = item.movable(channel);
+  public static double[] samples(PreparedScene scene, Animatable item, Channel channel, int count) {
+    AnimatedValue m = item.movable(channel);
     TreeSet<Double> times = new TreeSet<>();
     for (int i = 0; i <= count; i++) {
       times.add(scene.scene().length() * i / count);
@@ -34,13 +34,13 @@ public final class JourneyChart {
     }
     PreparedLettering l = scene.letterings().get(item.id());
     // On a path that stands still the rows differ by their values alone.
-    Seating still = l == null || l.seats().path().moves() ? null : l.seating(l.values(0));
+    RowLayout still = l == null || l.seats().path().moves() ? null : l.seating(l.values(0));
     double[] out = new double[times.size() * STRIDE];
     int at = 0;
     for (double t : times) {
       out[at] = t;
       if (channel == Channel.PATH_OFFSET && l != null) {
-        Seating s = still == null ? l.seating(l.values(t)) : still.with(l.values(t));
+        RowLayout s = still == null ? l.seating(l.values(t)) : still.with(l.values(t));
         out[at + 1] = s.travelled();
         out[at + 2] = s.tail();
         out[at + 3] = s.head();
@@ -56,7 +56,7 @@ public final class JourneyChart {
   }
 
   /** The charted line at a time. */
-  public static double line(PreparedScene scene, Mover item, Channel channel, double time) {
+  public static double line(PreparedScene scene, Animatable item, Channel channel, double time) {
     PreparedLettering l = scene.letterings().get(item.id());
     if (channel == Channel.PATH_OFFSET && l != null) {
       return l.seating(l.values(time)).travelled();
@@ -65,7 +65,7 @@ public final class JourneyChart {
   }
 
   /** Change of the charted line per second at a time, measured over one frame round it. */
-  public static double speed(PreparedScene scene, Mover item, Channel channel, double time) {
+  public static double speed(PreparedScene scene, Animatable item, Channel channel, double time) {
     double half = 0.5 / scene.scene().rate().perSecond();
     return (line(scene, item, channel, time + half) - line(scene, item, channel, time - half))
         / (2 * half);
@@ -78,7 +78,7 @@ public final class JourneyChart {
    */
   public static double[] outside(PreparedScene scene, String id, double from, double to) {
     PreparedLettering l = scene.letterings().get(id);
-    Seating first = l.seating(l.values(0));
+    RowLayout first = l.seating(l.values(0));
     double rest = first.rest();
     boolean round = first.track().round();
     double low = round ? 0 : from;

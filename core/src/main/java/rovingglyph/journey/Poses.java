@@ -3,12 +3,12 @@ package rovingglyph.journey;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
+import rovingglyph.scene.Animatable;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 
 /** The frames worth comparing: the first, those at keyframes, the last. */
@@ -55,7 +55,7 @@ public final class Poses {
   private static List<? extends Item> moving(Scene scene) {
     List<Item> first = new ArrayList<>(scene.letterings());
     first.addAll(scene.groups());
-    return first.stream().anyMatch(Mover::moves) ? first : scene.drawings();
+    return first.stream().anyMatch(Animatable::moves) ? first : scene.drawings();
   }
 
   private static void label(

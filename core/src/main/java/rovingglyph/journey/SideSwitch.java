@@ -2,13 +2,13 @@ package rovingglyph.journey;
 
 import java.util.List;
 import rovingglyph.frame.PreparedLettering;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Seat;
 import rovingglyph.seat.Placement;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 
 /** The other side of a path, the text staying at the same place along it. */
 public final class SideSwitch {
@@ -24,14 +24,14 @@ public final class SideSwitch {
       return now;
     }
     SeatValues v = l.values(time);
-    Seating before = l.seating(v);
+    RowLayout before = l.seating(v);
     double length = before.track().length();
     double middle = (before.tail() + before.head()) / 2;
     Lettering other =
         now.with(now.seat().on(side))
             .with(Channel.START_MARGIN, now.movable(Channel.END_MARGIN))
             .with(Channel.END_MARGIN, now.movable(Channel.START_MARGIN));
-    Seating after = l.as(other, time);
+    RowLayout after = l.as(other, time);
     double there = (after.tail() + after.head()) / 2;
     double by = after.travel(there, length - middle);
     if (after.track().round() && length > 0) {
@@ -39,10 +39,10 @@ public final class SideSwitch {
     }
     Channel c = Channel.PATH_OFFSET;
     double step = by;
-    Movable offset = other.movable(c);
-    Movable moved =
+    AnimatedValue offset = other.movable(c);
+    AnimatedValue moved =
         offset
-            .with(c.clamp(offset.still() + step))
+            .with(c.clamp(offset.base() + step))
             .with(
                 offset.keyframes().stream()
                     .map(k -> k.landing() != null ? k : k.withValue(c.clamp(k.value() + step)))

@@ -3,9 +3,9 @@ package rovingglyph.motion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleSupplier;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
-import rovingglyph.scene.Movable;
 
 /**
  * Gives the keyframes of a path offset their values where they are goals. What "in the frame" means
@@ -49,7 +49,7 @@ public final class LandingSolver {
    * The solved movable and the indexes of the landings that have no solution, which keep the value
    * they had.
    */
-  public record Solved(Movable movable, List<Integer> unsolved) {}
+  public record Solved(AnimatedValue movable, List<Integer> unsolved) {}
 
   private final double length;
   private final double step;
@@ -70,7 +70,7 @@ public final class LandingSolver {
     this.centred = centred;
   }
 
-  public Solved solve(Movable m) {
+  public Solved solve(AnimatedValue m) {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     for (int i = 0; i < keys.size(); i++) {
       Landing l = keys.get(i).landing();

@@ -1,9 +1,9 @@
 package rovingglyph.motion;
 
 import java.util.List;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Follow;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Typesetting;
 
 /** The value of a movable at a time. */
@@ -11,7 +11,7 @@ public final class Timeline {
   private Timeline() {}
 
   /** Keyframes, or what is followed; cruise and sway on top. Any finite time is good. */
-  public static double value(Movable m, double time) {
+  public static double value(AnimatedValue m, double time) {
     double v = base(m, time);
     if (m.cruise() != null) {
       v += m.cruise().perSecond() * time;
@@ -19,7 +19,7 @@ public final class Timeline {
     return m.sway() == null ? v : v + m.sway().at(time);
   }
 
-  private static double base(Movable m, double time) {
+  private static double base(AnimatedValue m, double time) {
     Follow f = m.follow();
     return f != null && f.source() != null
         ? f.factor() * value(f.source(), time - f.delay()) + f.offset()
@@ -27,10 +27,10 @@ public final class Timeline {
   }
 
   /** Before the first and after the last keyframe the value holds. */
-  public static double keyed(Movable m, double time) {
+  public static double keyed(AnimatedValue m, double time) {
     List<Keyframe> keys = m.keyframes();
     if (keys.isEmpty()) {
-      return m.still();
+      return m.base();
     }
     int i = segmentAt(keys, time);
     if (time <= keys.get(0).time() || i == keys.size() - 1) {
@@ -46,12 +46,13 @@ public final class Timeline {
   }
 
   /** A colour at a time, 0xRRGGBB, mixed between keyframes. */
-  public static int colour(Movable m, double time, Typesetting.ColourMix mix) {
-    Movable source = m.follow() != null && m.follow().source() != null ? m.follow().source() : m;
+  public static int colour(AnimatedValue m, double time, Typesetting.ColourMix mix) {
+    AnimatedValue source =
+        m.follow() != null && m.follow().source() != null ? m.follow().source() : m;
     double t = source == m ? time : time - m.follow().delay();
     List<Keyframe> keys = source.keyframes();
     if (keys.isEmpty()) {
-      return (int) source.still();
+      return (int) source.base();
     }
     int i = segmentAt(keys, t);
     if (t <= keys.get(0).time() || i == keys.size() - 1) {

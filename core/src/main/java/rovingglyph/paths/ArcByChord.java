@@ -2,8 +2,8 @@ package rovingglyph.paths;
 
 import rovingglyph.geometry.Point;
 import rovingglyph.motion.Timeline;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.ShapePath;
 
 /** An arc told by the straight distance between its ends and its height over it, both in px. */
@@ -35,9 +35,9 @@ public final class ArcByChord {
     Point from = new Point(0, 0);
     var place = ShapeContour.place(arc, ch -> value(arc, ch, time));
     Point shift = place.apply(by).minus(place.apply(from));
-    return arc.with(Channel.RADIUS, new Movable(radius))
-        .with(Channel.SWEEP, new Movable(sweep))
-        .with(Channel.START_ANGLE, new Movable(middle - sweep / 2))
+    return arc.with(Channel.RADIUS, new AnimatedValue(radius))
+        .with(Channel.SWEEP, new AnimatedValue(sweep))
+        .with(Channel.START_ANGLE, new AnimatedValue(middle - sweep / 2))
         .with(Channel.X, arc.movable(Channel.X).mapped(v -> v + shift.x()))
         .with(Channel.Y, arc.movable(Channel.Y).mapped(v -> v + shift.y()));
   }

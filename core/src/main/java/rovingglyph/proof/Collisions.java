@@ -10,7 +10,7 @@ import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Seat;
 import rovingglyph.seat.Letters;
 import rovingglyph.seat.Placement;
-import rovingglyph.seat.Seating;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 
@@ -25,9 +25,9 @@ final class Collisions {
   private Collisions() {}
 
   /** Pairs of letters in quotes, in the order of the row. */
-  static List<String> of(PreparedLettering l, List<Seating> rows) {
+  static List<String> of(PreparedLettering l, List<RowLayout> rows) {
     List<String> out = new ArrayList<>();
-    for (Seating row : rows) {
+    for (RowLayout row : rows) {
       if (row.letters().size() <= MOST) {
         of(l, row, out);
       }
@@ -86,7 +86,7 @@ final class Collisions {
     }
   }
 
-  private static void of(PreparedLettering l, Seating row, List<String> out) {
+  private static void of(PreparedLettering l, RowLayout row, List<String> out) {
     List<Placement> places = row.place();
     List<Ink> inks = new ArrayList<>();
     for (Placement p : places) {
@@ -103,11 +103,11 @@ final class Collisions {
     }
   }
 
-  private static String quoted(Seating row, int i) {
+  private static String quoted(RowLayout row, int i) {
     return "\u201c" + row.letters().get(i).cluster().text() + "\u201d";
   }
 
-  private static Ink standing(PreparedLettering l, Seating row, Placement p) {
+  private static Ink standing(PreparedLettering l, RowLayout row, Placement p) {
     if (l.lettering().seat().method() == Seat.GlyphMethod.BENT) {
       List<List<Point>> out = new ArrayList<>();
       for (double[] polygon : l.polygons(row, p, false)) {
@@ -122,7 +122,7 @@ final class Collisions {
     return Ink.of(mapped(row.letters().get(p.letter()), p.back(), Letters.map(p)));
   }
 
-  private static boolean meetInALine(Seating row, Placement a, Placement b) {
+  private static boolean meetInALine(RowLayout row, Placement a, Placement b) {
     Affine first = new Affine(a.width(), 0, 0, a.height(), 0, 0);
     double apart = (a.advance() + b.advance()) / 2;
     Affine second = new Affine(b.width(), 0, 0, b.height(), apart, 0);

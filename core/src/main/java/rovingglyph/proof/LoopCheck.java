@@ -7,15 +7,15 @@ import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Animatable;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
-import rovingglyph.scene.Mover;
-import rovingglyph.scene.Placed;
+import rovingglyph.scene.Transformed;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
 
@@ -33,7 +33,7 @@ public final class LoopCheck {
    * @param sways whether it is a sway that does not come round in the scene's time
    */
   public record Difference(
-      Mover item,
+      Animatable item,
       String name,
       Channel channel,
       double differs,
@@ -71,7 +71,7 @@ public final class LoopCheck {
         check.item(l, "\u201c" + l.text().strip().replace('\n', ' ') + "\u201d", lap(p));
       }
     }
-    for (Placed p : prepared.scene().placed()) {
+    for (Transformed p : prepared.scene().placed()) {
       if (check.showsAtTheSeam(p)) {
         check.item(p, p.name(), 0);
       }
@@ -96,7 +96,7 @@ public final class LoopCheck {
     return l.seating(l.values(0)).track().round() ? c.length() : 0;
   }
 
-  private void item(Mover item, String name, double lap) {
+  private void item(Animatable item, String name, double lap) {
     item.values()
         .forEach(
             (c, m) -> {
@@ -107,7 +107,7 @@ public final class LoopCheck {
   }
 
   /** A value that moves while nothing is seen closes no less. */
-  private boolean matters(Mover item, Channel c) {
+  private boolean matters(Animatable item, Channel c) {
     if (!(item instanceof Lettering l) || c == Channel.OPACITY) {
       return true;
     }
@@ -138,7 +138,7 @@ public final class LoopCheck {
     return turns ? 360 : c == Channel.START ? 100 : 0;
   }
 
-  private void value(Mover item, String name, Channel c, Movable m, double period) {
+  private void value(Animatable item, String name, Channel c, AnimatedValue m, double period) {
     double first = Timeline.value(m, 0);
     double last = Timeline.value(m, end);
     double by = last - first;
@@ -148,7 +148,7 @@ public final class LoopCheck {
     // What is back where it began but on another way, as a sine at half its period, is no loop
     // either.
     double frame = 1 / prepared.scene().rate().perSecond();
-    Movable alone = swaying(m);
+    AnimatedValue alone = swaying(m);
     boolean torn = alone != null && torn(alone, frame);
     if (Math.abs(differs) <= limit && !torn) {
       return;
@@ -160,13 +160,13 @@ public final class LoopCheck {
   }
 
   /** The sway of a value that does not loop; null where it has none, or one that does. */
-  private static Movable swaying(Movable m) {
+  private static AnimatedValue swaying(AnimatedValue m) {
     boolean open = m.sway() != null && m.sway().amplitude() != 0 && !m.sway().loops();
-    return open ? new Movable(0).with(m.sway()) : null;
+    return open ? new AnimatedValue(0).with(m.sway()) : null;
   }
 
   /** Whether a value or its speed is another after the scene than at its beginning. */
-  private boolean torn(Movable sway, double frame) {
+  private boolean torn(AnimatedValue sway, double frame) {
     double most = Math.abs(sway.sway().amplitude());
     for (double t : new double[] {0, frame / 2, frame}) {
       double off = Timeline.value(sway, t) - Timeline.value(sway, end + t);
@@ -178,8 +178,8 @@ public final class LoopCheck {
   }
 
   /** The value with its end closed: its last keyframe at the nearest whole, at the loop's end. */
-  public static Movable mended(Difference d, double lap) {
-    Movable m = d.item().movable(d.channel());
+  public static AnimatedValue fixed(Difference d, double lap) {
+    AnimatedValue m = d.item().movable(d.channel());
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     int last = keys.size() - 1;
     Keyframe k = keys.get(last);
@@ -195,13 +195,13 @@ public final class LoopCheck {
   }
 
   /** The value with its sway made to loop. */
-  public static Movable looping(Difference d, double seconds) {
-    Movable m = d.item().movable(d.channel());
+  public static AnimatedValue looping(Difference d, double seconds) {
+    AnimatedValue m = d.item().movable(d.channel());
     return m.with(m.sway().looping(true).over(seconds));
   }
 
   /** Whether an item is one that this check can mend. */
-  public static boolean canMend(Difference d) {
+  public static boolean canFix(Difference d) {
     return (d.sways() || !Double.isNaN(d.nearest()))
         && (d.item() instanceof Item || d.item() instanceof GuidePath);
   }

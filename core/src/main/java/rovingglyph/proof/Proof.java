@@ -9,6 +9,8 @@ import java.util.Set;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Decimal;
+import rovingglyph.scene.Animatable;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.GuidePath;
@@ -16,13 +18,11 @@ import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
-import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.UnknownItem;
 import rovingglyph.seat.Placement;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 
@@ -83,7 +83,7 @@ public final class Proof {
               0,
               "Make the sway loop",
               closing(d)));
-    } else if (d.travels() && LoopCheck.canMend(d)) {
+    } else if (d.travels() && LoopCheck.canFix(d)) {
       boolean lap = d.channel() == Channel.PATH_OFFSET;
       findings.add(
           new Finding(
@@ -137,8 +137,8 @@ public final class Proof {
     return "\u201c" + name + "\u201d";
   }
 
-  private void late(Mover item, String name) {
-    for (Map.Entry<Channel, Movable> e : item.values().entrySet()) {
+  private void late(Animatable item, String name) {
+    for (Map.Entry<Channel, AnimatedValue> e : item.values().entrySet()) {
       Channel c = e.getKey();
       long late =
           e.getValue().keyframes().stream()
@@ -217,8 +217,8 @@ public final class Proof {
   private void atRest(PreparedLettering l) {
     double t = restTime(l.lettering(), scene.length());
     SeatValues v = l.values(t);
-    List<Seating> all = l.rows(v);
-    Seating seating = all.get(0);
+    List<RowLayout> all = l.rows(v);
+    RowLayout seating = all.get(0);
     List<Placement> places = l.inFrame(seating);
     String name = quoted(l.lettering());
     String id = l.lettering().id();

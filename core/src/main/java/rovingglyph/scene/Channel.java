@@ -88,40 +88,38 @@ public final class Channel {
   private final String field;
   private final String label;
   private final String unit;
-  private final double least;
-  private final double greatest;
+  private final double min;
+  private final double max;
   private final Kind kind;
   private final int index;
 
-  private Channel(
-      String field, String label, String unit, double least, double greatest, Kind kind) {
+  private Channel(String field, String label, String unit, double min, double max, Kind kind) {
     this.index = kind == Kind.AXIS ? -1 : ALL.size();
     this.field = field;
     this.label = label;
     this.unit = unit;
-    this.least = least;
-    this.greatest = greatest;
+    this.min = min;
+    this.max = max;
     this.kind = kind;
   }
 
   private static Channel add(
-      String field, String label, String unit, double least, double greatest, Kind kind) {
-    Channel c = new Channel(field, label, unit, least, greatest, kind);
+      String field, String label, String unit, double min, double max, Kind kind) {
+    Channel c = new Channel(field, label, unit, min, max, kind);
     ALL.put(field, c);
     return c;
   }
 
-  private static Channel number(
-      String field, String label, String unit, double least, double greatest) {
-    return add(field, label, unit, least, greatest, Kind.NUMBER);
+  private static Channel number(String field, String label, String unit, double min, double max) {
+    return add(field, label, unit, min, max, Kind.NUMBER);
   }
 
-  private static Channel px(String field, String label, double least, double greatest) {
-    return number(field, label, "px", least, greatest);
+  private static Channel px(String field, String label, double min, double max) {
+    return number(field, label, "px", min, max);
   }
 
-  private static Channel percent(String field, String label, double least, double greatest) {
-    return number(field, label, "%", least, greatest);
+  private static Channel percent(String field, String label, double min, double max) {
+    return number(field, label, "%", min, max);
   }
 
   private static Channel turn(String field, String label) {
@@ -151,12 +149,12 @@ public final class Channel {
     return unit;
   }
 
-  public double least() {
-    return least;
+  public double min() {
+    return min;
   }
 
-  public double greatest() {
-    return greatest;
+  public double max() {
+    return max;
   }
 
   public Kind kind() {
@@ -164,7 +162,7 @@ public final class Channel {
   }
 
   public double clamp(double value) {
-    return Math.min(Math.max(value, least), greatest);
+    return Math.min(Math.max(value, min), max);
   }
 
   /** Its place among the named ones, for tables of values; -1 for an axis. */

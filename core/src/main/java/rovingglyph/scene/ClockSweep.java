@@ -20,4 +20,4 @@ public record ClockSweep(
     boolean counter,
     double soft,
     boolean fade,
-    Extras extras) {}
+    UnknownFields extras) {}

@@ -6,7 +6,7 @@ package rovingglyph.scene;
  * @param perSecond the change per second in the channel's unit: the amount, or what laps and
  *     letters were solved to when the scene was prepared
  */
-public record Cruise(Pace pace, double amount, double perSecond, Extras extras) {
+public record Cruise(Pace pace, double amount, double perSecond, UnknownFields extras) {
   /** What the amount counts: per second, or whole laps of the path in one run of the scene. */
   public enum Pace {
     PER_SECOND("per second"),
@@ -24,7 +24,7 @@ public record Cruise(Pace pace, double amount, double perSecond, Extras extras) 
     }
   }
 
-  public static Cruise of(Pace pace, double amount, Extras extras) {
+  public static Cruise of(Pace pace, double amount, UnknownFields extras) {
     return new Cruise(pace, amount, pace == Pace.PER_SECOND ? amount : 0, extras);
   }
 

@@ -1,4 +1,4 @@
 package rovingglyph.scene;
 
 /** A named moment, in seconds. */
-public record Cue(String id, String name, double time, Extras extras) {}
+public record Cue(String id, String name, double time, UnknownFields extras) {}

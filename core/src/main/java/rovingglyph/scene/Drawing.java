@@ -8,14 +8,17 @@ import rovingglyph.geometry.Point;
  * A drawing of filled shapes, whose own origin is its centre.
  *
  * @param parts back to front
- * @param values one for each of {@link Placed#CHANNELS}
+ * @param values one for each of {@link Transformed#CHANNELS}
  */
 public record Drawing(
-    ItemProperties properties, List<Part> parts, Map<Channel, Movable> values, Extras extras)
-    implements Placed {
+    ItemProperties properties,
+    List<Part> parts,
+    Map<Channel, AnimatedValue> values,
+    UnknownFields extras)
+    implements Transformed {
 
   /** SVG path data in the drawing's pixels, filled with 0xRRGGBB. */
-  public record Part(String data, int fill, Extras extras) {}
+  public record Part(String data, int fill, UnknownFields extras) {}
 
   @Override
   public Point centre() {
@@ -23,7 +26,7 @@ public record Drawing(
   }
 
   @Override
-  public Drawing with(Channel c, Movable m) {
+  public Drawing with(Channel c, AnimatedValue m) {
     return new Drawing(properties, parts, Values.with(values, c, m), extras);
   }
 

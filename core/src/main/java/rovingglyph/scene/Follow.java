@@ -8,8 +8,13 @@ package rovingglyph.scene;
  * @param source its value; null until the scene is prepared
  */
 public record Follow(
-    String lettering, double factor, double delay, double offset, Movable source, Extras extras) {
-  public Follow from(Movable found) {
+    String lettering,
+    double factor,
+    double delay,
+    double offset,
+    AnimatedValue source,
+    UnknownFields extras) {
+  public Follow from(AnimatedValue found) {
     return new Follow(lettering, factor, delay, offset, found, extras);
   }
 }

@@ -8,18 +8,18 @@ import rovingglyph.geometry.Point;
  * Items that are placed, turned, scaled and faded as one.
  *
  * @param members ids of items, back to front
- * @param values one for each of {@link Placed#CHANNELS}
+ * @param values one for each of {@link Transformed#CHANNELS}
  */
 public record Group(
     ItemProperties properties,
     List<String> members,
     Point centre,
-    Map<Channel, Movable> values,
-    Extras extras)
-    implements Placed {
+    Map<Channel, AnimatedValue> values,
+    UnknownFields extras)
+    implements Transformed {
 
   @Override
-  public Group with(Channel c, Movable m) {
+  public Group with(Channel c, AnimatedValue m) {
     return new Group(properties, members, centre, Values.with(values, c, m), extras);
   }
 

@@ -3,7 +3,7 @@ package rovingglyph.scene;
 import java.util.Map;
 
 /** The line a lettering sits on; never part of the output. */
-public sealed interface GuidePath extends Mover
+public sealed interface GuidePath extends Animatable
     permits ShapePath, DrawnPath, SmoothPath, FreehandPath {
   PathLabel label();
 
@@ -20,12 +20,12 @@ public sealed interface GuidePath extends Mover
 
   /** Only the numbers of a shape can move. */
   @Override
-  default Map<Channel, Movable> values() {
+  default Map<Channel, AnimatedValue> values() {
     return Map.of();
   }
 
   @Override
-  default GuidePath with(Channel channel, Movable value) {
+  default GuidePath with(Channel channel, AnimatedValue value) {
     throw new IllegalArgumentException("This path has no " + channel.label());
   }
 }

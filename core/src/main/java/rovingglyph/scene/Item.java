@@ -1,7 +1,7 @@
 package rovingglyph.scene;
 
 /** Something that stands in the stack, or in a group that does. */
-public sealed interface Item extends Mover permits Lettering, Placed, UnknownItem {
+public sealed interface Item extends Animatable permits Lettering, Transformed, UnknownItem {
   ItemProperties properties();
 
   @Override
@@ -23,10 +23,10 @@ public sealed interface Item extends Mover permits Lettering, Placed, UnknownIte
   }
 
   /** What the document says of it beyond what is known here. */
-  Extras extras();
+  UnknownFields extras();
 
   @Override
-  Item with(Channel channel, Movable value);
+  Item with(Channel channel, AnimatedValue value);
 
   Item with(ItemProperties newProperties);
 

@@ -10,9 +10,9 @@ package rovingglyph.scene;
  * @param easing of the way to the next keyframe
  */
 public record Keyframe(
-    double time, double value, Landing landing, String cue, Easing easing, Extras extras) {
+    double time, double value, Landing landing, String cue, Easing easing, UnknownFields extras) {
   public Keyframe(double time, double value, Landing landing, Easing easing) {
-    this(time, value, landing, null, easing, Extras.NONE);
+    this(time, value, landing, null, easing, UnknownFields.NONE);
   }
 
   public Keyframe withValue(double v) {

@@ -8,7 +8,7 @@ import rovingglyph.geometry.Point;
  * @param in handle towards the point before, relative to the point
  * @param out handle towards the point after, relative to the point
  */
-public record Knot(Point at, Point in, Point out, Kind kind, Extras extras) {
+public record Knot(Point at, Point in, Point out, Kind kind, UnknownFields extras) {
   /** How an editor keeps the two handles: apart, in line, in line and of one length. */
   public enum Kind {
     CORNER,
@@ -17,7 +17,7 @@ public record Knot(Point at, Point in, Point out, Kind kind, Extras extras) {
   }
 
   public Knot(Point at, Point in, Point out, Kind kind) {
-    this(at, in, out, kind, Extras.NONE);
+    this(at, in, out, kind, UnknownFields.NONE);
   }
 
   /** A corner without handles. */

@@ -20,7 +20,7 @@ public record LetterRule(
     Integer fill,
     Map<String, Double> axes,
     double size,
-    Extras extras) {
+    UnknownFields extras) {
 
   /** What is counted or looked for. Words and letters are counted through all phrases. */
   public enum By {

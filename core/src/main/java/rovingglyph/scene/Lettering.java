@@ -21,9 +21,9 @@ public record Lettering(
     Typesetting setting,
     String path,
     Seat seat,
-    Showing showing,
-    Map<Channel, Movable> values,
-    Extras extras)
+    LetterEffects showing,
+    Map<Channel, AnimatedValue> values,
+    UnknownFields extras)
     implements Item {
 
   /** The values of its seat. */
@@ -67,7 +67,7 @@ public record Lettering(
   }
 
   @Override
-  public Lettering with(Channel c, Movable m) {
+  public Lettering with(Channel c, AnimatedValue m) {
     return with(Values.with(values, c, m));
   }
 
@@ -81,7 +81,7 @@ public record Lettering(
     return visitor.lettering(this);
   }
 
-  public Lettering with(Map<Channel, Movable> newValues) {
+  public Lettering with(Map<Channel, AnimatedValue> newValues) {
     return new Lettering(
         properties, text, face, faceName, setting, path, seat, showing, newValues, extras);
   }
@@ -90,7 +90,7 @@ public record Lettering(
     return on(path, newSeat);
   }
 
-  public Lettering with(Showing s) {
+  public Lettering with(LetterEffects s) {
     return new Lettering(properties, text, face, faceName, setting, path, seat, s, values, extras);
   }
 
@@ -101,8 +101,8 @@ public record Lettering(
   }
 
   /** The axes that are set, by tag. */
-  public Map<String, Movable> axes() {
-    Map<String, Movable> out = new TreeMap<>();
+  public Map<String, AnimatedValue> axes() {
+    Map<String, AnimatedValue> out = new TreeMap<>();
     values.forEach(
         (c, m) -> {
           if (c.kind() == Channel.Kind.AXIS) {

@@ -6,9 +6,10 @@ package rovingglyph.scene;
  * @param hidden not shown on the stage
  * @param locked not to be edited by handles
  */
-public record PathLabel(String id, String name, boolean hidden, boolean locked, Extras extras) {
+public record PathLabel(
+    String id, String name, boolean hidden, boolean locked, UnknownFields extras) {
   public PathLabel(String id, String name) {
-    this(id, name, false, false, Extras.NONE);
+    this(id, name, false, false, UnknownFields.NONE);
   }
 
   public PathLabel named(String newId, String newName) {

@@ -10,7 +10,7 @@ import rovingglyph.geometry.Point;
  * @param points (x, value) with x from 0 to 1 in rising order; between them the value goes smoothly
  *     without overshooting, before the first and after the last it holds
  */
-public record Profile(Of of, String axis, Along along, List<Point> points, Extras extras) {
+public record Profile(Of of, String axis, Along along, List<Point> points, UnknownFields extras) {
   /** What changes: percent of the size, degrees, px, em, or an axis in its own units. */
   public enum Of {
     SIZE("Size", "%", 100),

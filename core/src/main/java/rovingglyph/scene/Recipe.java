@@ -7,7 +7,7 @@ import java.util.List;
  *
  * @param params the numbers and choices it was written from, as in its edit
  */
-public record Recipe(Kind kind, Extras params) {
+public record Recipe(Kind kind, UnknownFields params) {
   /** The recipes, with the values that each one writes. */
   public enum Kind {
     ENTER_HOLD_LEAVE(true, Channel.PATH_OFFSET),

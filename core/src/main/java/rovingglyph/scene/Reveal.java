@@ -11,7 +11,13 @@ package rovingglyph.scene;
  * @param scale its size in percent
  */
 public record Reveal(
-    By by, double soft, boolean fade, double rise, double turn, double scale, Extras extras) {
+    By by,
+    double soft,
+    boolean fade,
+    double rise,
+    double turn,
+    double scale,
+    UnknownFields extras) {
 
   /** What is counted. */
   public enum By {

@@ -28,11 +28,11 @@ public record Scene(
     Integer background,
     List<GuidePath> paths,
     Map<String, Item> items,
-    List<Template> templates,
+    List<TracingImage> templates,
     List<Cue> cues,
     Blur blur,
     List<String> stack,
-    Extras extras) {
+    UnknownFields extras) {
 
   /** At least one frame. */
   public int frameCount() {
@@ -68,8 +68,8 @@ public record Scene(
   }
 
   /** What is put somewhere as a whole. */
-  public List<Placed> placed() {
-    return all(Placed.class);
+  public List<Transformed> placed() {
+    return all(Transformed.class);
   }
 
   private <T> List<T> all(Class<T> kind) {
@@ -102,14 +102,14 @@ public record Scene(
   }
 
   /** The item or path with this id; null if there is none. */
-  public Mover mover(String id) {
+  public Animatable mover(String id) {
     Item item = item(id);
     return item != null ? item : path(id);
   }
 
   /** All that has values which can move: the paths and the items. */
-  public List<Mover> animatables() {
-    List<Mover> out = new ArrayList<>(paths);
+  public List<Animatable> animatables() {
+    List<Animatable> out = new ArrayList<>(paths);
     out.addAll(items.values());
     return out;
   }
@@ -117,9 +117,9 @@ public record Scene(
   /** With every sway that loops told how long the scene is. */
   public Scene spanned() {
     Scene out = this;
-    for (Mover mover : animatables()) {
-      Mover changed = mover;
-      for (Map.Entry<Channel, Movable> e : mover.values().entrySet()) {
+    for (Animatable mover : animatables()) {
+      Animatable changed = mover;
+      for (Map.Entry<Channel, AnimatedValue> e : mover.values().entrySet()) {
         Sway s = e.getValue().sway();
         if (s != null && s.loops() && s.span() != length) {
           changed = changed.with(e.getKey(), e.getValue().with(s.over(length)));
@@ -131,7 +131,7 @@ public record Scene(
   }
 
   /** With an item or a path in the place of the one with its id. */
-  public Scene with(Mover changed) {
+  public Scene with(Animatable changed) {
     return changed instanceof GuidePath p ? withPath(p) : withItem((Item) changed);
   }
 

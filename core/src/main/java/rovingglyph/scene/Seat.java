@@ -27,7 +27,7 @@ public record Seat(
     Reshape reshape,
     Double pin,
     Corners corners,
-    Extras extras) {
+    UnknownFields extras) {
 
   /** At the start of the path, on its left, turning with it. */
   public static final Seat AT_START =
@@ -46,7 +46,7 @@ public record Seat(
           Reshape.KEEP_SHARE,
           null,
           Corners.BLEND,
-          Extras.NONE);
+          UnknownFields.NONE);
 
   /** Which part of the text meets the resting point (SVG text-anchor). */
   public enum TextAnchor {

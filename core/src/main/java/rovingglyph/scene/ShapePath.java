@@ -12,7 +12,7 @@ import java.util.Map;
 public record ShapePath(
     PathLabel label,
     ShapeKind kind,
-    Map<Channel, Movable> numbers,
+    Map<Channel, AnimatedValue> numbers,
     boolean flipped,
     boolean reversed)
     implements GuidePath {
@@ -23,12 +23,12 @@ public record ShapePath(
   }
 
   @Override
-  public Map<Channel, Movable> values() {
+  public Map<Channel, AnimatedValue> values() {
     return numbers;
   }
 
   @Override
-  public ShapePath with(Channel channel, Movable value) {
+  public ShapePath with(Channel channel, AnimatedValue value) {
     if (!numbers.containsKey(channel)) {
       return (ShapePath) GuidePath.super.with(channel, value);
     }

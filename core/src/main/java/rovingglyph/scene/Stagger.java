@@ -10,7 +10,7 @@ import java.util.List;
  * @param delay in seconds
  * @param seed of the random order
  */
-public record Stagger(double delay, Order order, int seed, Extras extras) {
+public record Stagger(double delay, Order order, int seed, UnknownFields extras) {
   /** Which letter is first. */
   public enum Order {
     FORWARD("from the first letter"),

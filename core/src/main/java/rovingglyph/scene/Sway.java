@@ -19,7 +19,7 @@ public record Sway(
     int seed,
     boolean loops,
     double span,
-    Extras extras) {
+    UnknownFields extras) {
   /** The noise of one that does not loop repeats after so many periods. */
   private static final int CELLS = 8;
 
@@ -30,7 +30,8 @@ public record Sway(
     NOISE
   }
 
-  public Sway(double amplitude, double period, double phase, Shape shape, int seed, Extras extras) {
+  public Sway(
+      double amplitude, double period, double phase, Shape shape, int seed, UnknownFields extras) {
     this(amplitude, period, phase, shape, seed, false, 0, extras);
   }
 

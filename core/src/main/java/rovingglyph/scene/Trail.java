@@ -21,7 +21,7 @@ public record Trail(
     boolean with,
     double lead,
     double lag,
-    Extras extras) {
+    UnknownFields extras) {
 
   /** How the line ends (SVG stroke-linecap). */
   public enum Cap {

@@ -53,8 +53,8 @@ public record Typesetting(
    * @param space on either side of the separator, em
    * @param times all of them are set; 0: as often as the room holds
    */
-  public record Phrases(String separator, double space, int times, Extras extras) {
-    public static final Phrases PLAIN = new Phrases("", 0.25, 1, Extras.NONE);
+  public record Phrases(String separator, double space, int times, UnknownFields extras) {
+    public static final Phrases PLAIN = new Phrases("", 0.25, 1, UnknownFields.NONE);
   }
 
   /**
@@ -73,8 +73,8 @@ public record Typesetting(
       double direction,
       int phrase,
       double phase,
-      Extras extras) {
-    public static final Rows ONE = new Rows(1, Kind.MOVED, 120, 90, 1, 0, Extras.NONE);
+      UnknownFields extras) {
+    public static final Rows ONE = new Rows(1, Kind.MOVED, 120, 90, 1, 0, UnknownFields.NONE);
 
     /** Copies beside the path at a distance, or copies moved elsewhere. */
     public enum Kind {

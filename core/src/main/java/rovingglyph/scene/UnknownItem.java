@@ -8,15 +8,16 @@ import java.util.Map;
  *
  * @param kind the word in the document
  */
-public record UnknownItem(ItemProperties properties, String kind, Extras extras) implements Item {
+public record UnknownItem(ItemProperties properties, String kind, UnknownFields extras)
+    implements Item {
 
   @Override
-  public Map<Channel, Movable> values() {
+  public Map<Channel, AnimatedValue> values() {
     return Map.of();
   }
 
   @Override
-  public UnknownItem with(Channel channel, Movable value) {
+  public UnknownItem with(Channel channel, AnimatedValue value) {
     throw new IllegalArgumentException("A \"" + kind + "\" has no value " + channel + " here");
   }
 

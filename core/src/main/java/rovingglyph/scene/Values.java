@@ -10,8 +10,9 @@ import java.util.Map;
 public final class Values {
   private Values() {}
 
-  public static Map<Channel, Movable> with(Map<Channel, Movable> values, Channel c, Movable m) {
-    Map<Channel, Movable> out = new LinkedHashMap<>(values);
+  public static Map<Channel, AnimatedValue> with(
+      Map<Channel, AnimatedValue> values, Channel c, AnimatedValue m) {
+    Map<Channel, AnimatedValue> out = new LinkedHashMap<>(values);
     out.put(c, m);
     return out;
   }

@@ -3,9 +3,9 @@ package rovingglyph.seat;
 import java.util.HashMap;
 import java.util.Map;
 import rovingglyph.motion.Timeline;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 
 /** The moving values of a lettering at one time, in the units of their channels. */
 public final class SeatValues {
@@ -40,7 +40,7 @@ public final class SeatValues {
     return value(l, c, l.movable(c), time);
   }
 
-  private static double value(Lettering l, Channel c, Movable m, double time) {
+  private static double value(Lettering l, Channel c, AnimatedValue m, double time) {
     return c.kind() == Channel.Kind.COLOUR
         ? Timeline.colour(m, time, l.setting().mix())
         : c.clamp(Timeline.value(m, time));

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Profile;
 
 /** The values between which the axes of a lettering go, and where they are sampled. */
@@ -23,7 +23,7 @@ public final class AxisRange {
     l.axes().forEach((tag, m) -> put(out, tag, range(m)));
     for (Profile p : l.setting().profiles()) {
       if (p.of() == Profile.Of.AXIS) {
-        Movable own = l.movable(Channel.axis(p.axis()));
+        AnimatedValue own = l.movable(Channel.axis(p.axis()));
         double[] range = own == null ? null : range(own);
         for (var point : p.points()) {
           range = including(range, point.y());
@@ -52,12 +52,12 @@ public final class AxisRange {
   }
 
   /** What a value can come to; easings that overshoot are given a third more at either end. */
-  private static double[] range(Movable m) {
+  private static double[] range(AnimatedValue m) {
     List<Double> seen = new ArrayList<>();
     if (m.keyed()) {
       m.keyframes().stream().map(Keyframe::value).forEach(seen::add);
     } else {
-      seen.add(m.still());
+      seen.add(m.base());
     }
     double least = seen.stream().mapToDouble(d -> d).min().orElse(0);
     double greatest = seen.stream().mapToDouble(d -> d).max().orElse(0);

@@ -6,10 +6,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.LetterRule;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Typesetting;
 import rovingglyph.type.Cluster;
 import rovingglyph.type.Outline;
@@ -28,7 +28,7 @@ public final class Compositor {
     this.ranges = AxisRange.of(lettering);
     lettering
         .axes()
-        .forEach((tag, m) -> axes.put(tag, m.keyed() ? m.keyframes().get(0).value() : m.still()));
+        .forEach((tag, m) -> axes.put(tag, m.keyed() ? m.keyframes().get(0).value() : m.base()));
     ranges.forEach((tag, values) -> axes.putIfAbsent(tag, values[0]));
   }
 
@@ -46,8 +46,8 @@ public final class Compositor {
   }
 
   private RunRequest request(String text, Map<String, Double> at) {
-    Movable tracking = lettering.movable(Channel.TRACKING);
-    boolean tight = !tracking.moves() && tracking.still() == 0;
+    AnimatedValue tracking = lettering.movable(Channel.TRACKING);
+    boolean tight = !tracking.moves() && tracking.base() == 0;
     Typesetting t = lettering.setting();
     return new RunRequest(lettering.face(), at, text, tight, t.casing(), t.features());
   }

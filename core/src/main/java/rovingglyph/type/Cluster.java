@@ -15,7 +15,7 @@ import java.util.List;
 public record Cluster(
     String text, int start, double advance, List<Glyph> glyphs, String borrowed, boolean missing) {
 
-  /** Room without ink: what stands beside a separator. */
+  /** AvailableSpan without ink: what stands beside a separator. */
   public static Cluster gap(double advance) {
     return new Cluster(" ", 0, advance, List.of(), "", false);
   }

@@ -8,17 +8,17 @@ import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
-import rovingglyph.scene.Placed;
 import rovingglyph.scene.Scene;
+import rovingglyph.scene.Transformed;
 import rovingglyph.scene.UnknownItem;
-import rovingglyph.seat.Seating;
+import rovingglyph.seat.RowLayout;
 
 /**
  * Writes a prepared scene as one SVG document that plays by itself and repeats. Where the motion of
@@ -147,8 +147,8 @@ public final class AnimatedSvg {
 
   private void lettering(String name, PreparedLettering l) {
     List<String> animations = new ArrayList<>();
-    Movable rotation = l.lettering().movable(Channel.ROTATION);
-    Movable opacity = l.lettering().movable(Channel.OPACITY);
+    AnimatedValue rotation = l.lettering().movable(Channel.ROTATION);
+    AnimatedValue opacity = l.lettering().movable(Channel.OPACITY);
     boolean turned = l.seats().path().moves() || rotation.stagger() != null;
     boolean faded =
         opacity.stagger() != null
@@ -158,8 +158,8 @@ public final class AnimatedSvg {
     String fade = faded ? "" : fade(name, opacity, animations);
     int fill = (int) l.values(0).get(Channel.FILL);
     StringBuilder letters = new StringBuilder();
-    List<Seating> rows = l.rows(l.values(0));
-    boolean driven = DrivenLetters.canSay(l);
+    List<RowLayout> rows = l.rows(l.values(0));
+    boolean driven = DrivenLetters.canExpressInCss(l);
     SampledLetters sampled = driven ? null : new SampledLetters(l, scene, motions, turned, faded);
     for (int i = 0; i < rows.size() && l.lettering().showing().trail() != null; i++) {
       letters.append(new TrailFrames(l, scene, motions, i, turned).path());
@@ -183,7 +183,7 @@ public final class AnimatedSvg {
     body.append(">\n").append(letters).append("</g>\n");
   }
 
-  private void placed(String name, Placed p, Runnable contents) {
+  private void placed(String name, Transformed p, Runnable contents) {
     List<String> animations = new ArrayList<>();
     String fade = fade(name, p.movable(Channel.OPACITY), animations);
     String place = place(name, p, animations);
@@ -198,7 +198,7 @@ public final class AnimatedSvg {
   }
 
   /** Where it stands: each of its values in a function of its own, so that each can move. */
-  private String place(String name, Placed p, List<String> animations) {
+  private String place(String name, Transformed p, List<String> animations) {
     String x = own(name + "-x", p.movable(Channel.X), 0.05, animations);
     String y = own(name + "-y", p.movable(Channel.Y), 0.05, animations);
     String turn = own(name + "-turn", p.movable(Channel.ROTATION), TURN, animations);
@@ -212,9 +212,9 @@ public final class AnimatedSvg {
   }
 
   /** The number of a still value; a registered property, driven, of one that moves. */
-  private String own(String name, Movable m, double tolerance, List<String> animations) {
+  private String own(String name, AnimatedValue m, double tolerance, List<String> animations) {
     if (!m.moves()) {
-      return Decimal.text(m.still(), 6);
+      return Decimal.text(m.base(), 6);
     }
     style.append("@property --" + name);
     style.append("{syntax:\"<number>\";inherits:true;initial-value:0}\n");
@@ -223,7 +223,7 @@ public final class AnimatedSvg {
     return "var(--" + name + ")";
   }
 
-  private String turn(String name, Movable m, Point about, List<String> animations) {
+  private String turn(String name, AnimatedValue m, Point about, List<String> animations) {
     DoubleFunction<String> declare = v -> "transform:rotate(" + Decimal.text(v, 5) + "deg)";
     String origin =
         "transform-origin:"
@@ -232,18 +232,18 @@ public final class AnimatedSvg {
             + Decimal.text(about.y(), 4)
             + "px";
     if (!m.moves()) {
-      return m.still() == 0 ? "" : origin + ";" + declare.apply(m.still());
+      return m.base() == 0 ? "" : origin + ";" + declare.apply(m.base());
     }
     style.append(motion.keyframes(name + "-turn", m, TURN, declare));
     animations.add(name + "-turn");
     return origin;
   }
 
-  private String fade(String name, Movable m, List<String> animations) {
+  private String fade(String name, AnimatedValue m, List<String> animations) {
     DoubleFunction<String> declare =
         v -> "opacity:" + Decimal.text(Math.min(Math.max(v / 100, 0), 1), 5);
     if (!m.moves()) {
-      return m.still() == 100 ? "" : declare.apply(m.still());
+      return m.base() == 100 ? "" : declare.apply(m.base());
     }
     style.append(motion.keyframes(name + "-fade", m, 0.3, declare));
     animations.add(name + "-fade");

@@ -6,9 +6,9 @@ import java.util.stream.Collectors;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.motion.CubicBezier;
 import rovingglyph.motion.Timeline;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Scene;
 
 /** Movables as CSS keyframes over one run of the scene. */
@@ -25,7 +25,7 @@ final class CssMotion {
    * @param tolerance of straight lines where CSS has no word for the motion, in the value's unit
    * @param declare gives the declaration for a value
    */
-  String keyframes(String name, Movable m, double tolerance, DoubleFunction<String> declare) {
+  String keyframes(String name, AnimatedValue m, double tolerance, DoubleFunction<String> declare) {
     StringBuilder out = new StringBuilder("@keyframes ").append(name).append('{');
     double end = scene.length();
     if (!inCss(m)) {
@@ -56,7 +56,7 @@ final class CssMotion {
   }
 
   /** Whether its motion is all in keyframes whose easings CSS knows. */
-  private static boolean inCss(Movable m) {
+  private static boolean inCss(AnimatedValue m) {
     return m.keyed()
         && m.onlyKeyed()
         && m.keyframes().stream()
@@ -70,7 +70,11 @@ final class CssMotion {
 
   /** Straight lines to the end of the scene, for a part that has no easing function of its own. */
   private void sampled(
-      StringBuilder out, Movable m, double from, double tolerance, DoubleFunction<String> declare) {
+      StringBuilder out,
+      AnimatedValue m,
+      double from,
+      double tolerance,
+      DoubleFunction<String> declare) {
     double length = scene.length() - from;
     Track track =
         Samples.of(

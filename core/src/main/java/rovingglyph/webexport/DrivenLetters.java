@@ -6,14 +6,14 @@ import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.SvgPath;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 import rovingglyph.seat.Placement;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 
@@ -33,7 +33,7 @@ final class DrivenLetters {
 
   private final PreparedLettering prepared;
   private final Lettering lettering;
-  private final Seating row;
+  private final RowLayout row;
   private final Contour contour;
   private final Scene scene;
   private final CssMotion motion;
@@ -50,7 +50,7 @@ final class DrivenLetters {
    */
   DrivenLetters(
       PreparedLettering prepared,
-      Seating row,
+      RowLayout row,
       Scene scene,
       CssMotion motion,
       String name,
@@ -87,16 +87,16 @@ final class DrivenLetters {
    * away from its path, nor for a path that moves, nor for letters that lag, change shape, or make
    * room for each other.
    */
-  static boolean canSay(PreparedLettering p) {
+  static boolean canExpressInCss(PreparedLettering p) {
     Lettering l = p.lettering();
     Seat seat = l.seat();
-    Movable shift = l.movable(Channel.BASELINE_SHIFT);
-    boolean onPath = !shift.moves() && shift.still() == 0;
+    AnimatedValue shift = l.movable(Channel.BASELINE_SHIFT);
+    boolean onPath = !shift.moves() && shift.base() == 0;
     boolean turns = seat.orientation() == Seat.Orientation.TURN;
     boolean each = l.values().values().stream().allMatch(m -> m.stagger() == null);
-    boolean shapes = l.axes().values().stream().noneMatch(Movable::moves);
+    boolean shapes = l.axes().values().stream().noneMatch(AnimatedValue::moves);
     boolean loose = seat.fit() == Seat.Fit.NATURAL && seat.overlong() == Seat.Overlong.ON;
-    List<Seating> rows = p.rows(p.values(0));
+    List<RowLayout> rows = p.rows(p.values(0));
     return !p.seats().path().moves()
         && rows.stream()
             .allMatch(
@@ -123,7 +123,7 @@ final class DrivenLetters {
   private double outrun() {
     double past = 0;
     for (int f = 0; f <= scene.frameCount(); f++) {
-      Seating s = row.with(prepared.values(scene.rate().timeOf(f)));
+      RowLayout s = row.with(prepared.values(scene.rate().timeOf(f)));
       past = Math.max(past, Math.max(-s.tail(), s.head() - contour.length()));
     }
     return past <= 0 ? 0 : Math.ceil(past * 1.1 + 100);
@@ -132,7 +132,7 @@ final class DrivenLetters {
   /** The driving values, once for all rows. */
   void drive(StringBuilder style, List<String> animations) {
     for (Channel c : DRIVING) {
-      Movable m = lettering.movable(c);
+      AnimatedValue m = lettering.movable(c);
       if (m.moves()) {
         String property = property(c);
         style.append("@property ").append(property);
@@ -239,10 +239,10 @@ final class DrivenLetters {
 
   /** A channel times a factor: its property where it moves, else the number itself. */
   private String value(Channel c, double factor) {
-    Movable m = lettering.movable(c);
+    AnimatedValue m = lettering.movable(c);
     return m.moves()
         ? "var(" + property(c) + ")*" + Decimal.text(factor, 7)
-        : "(" + Decimal.text(m.still() * factor, 5) + ")";
+        : "(" + Decimal.text(m.base() * factor, 5) + ")";
   }
 
   private String property(Channel c) {

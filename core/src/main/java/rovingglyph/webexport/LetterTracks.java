@@ -10,7 +10,7 @@ import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 import rovingglyph.seat.Placement;
-import rovingglyph.seat.Seating;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 
@@ -41,10 +41,10 @@ final class LetterTracks {
   private final double[] angles;
 
   /** The rows at times that were asked for, the latest ones. */
-  private final Map<Double, List<Seating>> known =
+  private final Map<Double, List<RowLayout>> known =
       new LinkedHashMap<>() {
         @Override
-        protected boolean removeEldestEntry(Map.Entry<Double, List<Seating>> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<Double, List<RowLayout>> eldest) {
           return size() * eldest.getValue().size() > MOST_KNOWN;
         }
       };
@@ -113,7 +113,7 @@ final class LetterTracks {
   private int[] look() {
     List<List<Letter>> rows = new ArrayList<>();
     for (int f = 0; f < scene.frameCount(); f++) {
-      List<Seating> now = rows(scene.rate().timeOf(f));
+      List<RowLayout> now = rows(scene.rate().timeOf(f));
       for (int r = 0; r < now.size(); r++) {
         if (r == rows.size()) {
           rows.add(new ArrayList<>());
@@ -153,7 +153,7 @@ final class LetterTracks {
     }
   }
 
-  private List<Seating> rows(double time) {
+  private List<RowLayout> rows(double time) {
     return known.computeIfAbsent(time, t -> prepared.rows(prepared.values(t)));
   }
 
@@ -177,8 +177,8 @@ final class LetterTracks {
         1 / scene.rate().perSecond());
   }
 
-  private double[] state(List<Seating> rows, int row, int k, int kind, Point moved) {
-    Seating s = row < rows.size() ? rows.get(row) : null;
+  private double[] state(List<RowLayout> rows, int row, int k, int kind, Point moved) {
+    RowLayout s = row < rows.size() ? rows.get(row) : null;
     if (s == null || k >= s.letters().size()) {
       return new double[kind == PLACE ? 6 : kind == LOOKS ? 4 : 0];
     }
@@ -210,7 +210,7 @@ final class LetterTracks {
     };
   }
 
-  private double[] shape(Seating s, Placement p, Point moved) {
+  private double[] shape(RowLayout s, Placement p, Point moved) {
     if (bent) {
       List<double[]> polygons = prepared.polygons(s, p, turned);
       polygons.forEach(

@@ -9,8 +9,8 @@ import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Trail;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 
 /**
  * The line under a row. On a still path it is the whole track with one dash that moves and grows; a
@@ -43,7 +43,7 @@ final class TrailFrames {
         : SmilShapes.path(open(), frames(), scene.length());
   }
 
-  private Seating seating(double time) {
+  private RowLayout seating(double time) {
     return prepared.rows(prepared.values(time)).get(row);
   }
 
@@ -76,7 +76,7 @@ final class TrailFrames {
   }
 
   /** Where the dash begins, how long it is, and 1 where it is seen. */
-  private double[] dash(Seating s) {
+  private double[] dash(RowLayout s) {
     double whole = s.contour().length();
     double[] span = prepared.trailSpan(s);
     boolean round = s.track().round();
@@ -103,7 +103,7 @@ final class TrailFrames {
     List<String> shapes = new ArrayList<>();
     for (int f = 0; f < scene.frameCount(); f++) {
       SeatValues v = prepared.values(scene.rate().timeOf(f));
-      List<Seating> rows = prepared.rows(v);
+      List<RowLayout> rows = prepared.rows(v);
       shapes.add(row < rows.size() ? prepared.trail(rows.get(row), turned) : "");
     }
     return shapes;

@@ -12,8 +12,8 @@ import rovingglyph.TestScenes;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.Preparation;
 import rovingglyph.proof.Proof;
+import rovingglyph.scene.Animatable;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Mover;
 import rovingglyph.scene.Scene;
 
 /** Rules about values hold for every kind of thing that has some. */
@@ -68,7 +68,7 @@ class AnimatablesTest {
   }
 
   private static List<Keyframe> keyframes(Scene s, String id) {
-    Mover m = s.mover(id);
+    Animatable m = s.mover(id);
     return m.values().values().stream().flatMap(v -> v.keyframes().stream()).toList();
   }
 
@@ -76,7 +76,7 @@ class AnimatablesTest {
   void everyKindIsAmongThem() {
     Scene s = SceneCodec.read(document(keys(AT_CUE)));
     assertThat(s.animatables())
-        .extracting(Mover::id)
+        .extracting(Animatable::id)
         .containsExactly("path", "lettering", "picture", "group");
   }
 

@@ -15,12 +15,12 @@ import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.motion.Timeline;
 import rovingglyph.paths.GuideContour;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Scene;
 
 class EditsTest {
@@ -33,7 +33,7 @@ class EditsTest {
               "{\"time\":2,\"value\":100,\"landing\":\"at-rest\"}"),
           "");
 
-  private static Movable edited(String json, String edit) {
+  private static AnimatedValue edited(String json, String edit) {
     return SceneEdits.apply(SceneCodec.read(json), edit).item("l").movable(Channel.PATH_OFFSET);
   }
 
@@ -43,9 +43,10 @@ class EditsTest {
 
   @Test
   void aStillValueStaysStillAndAMovingOneGetsAKeyframe() {
-    Movable still = edited(document(LINE, "a", "", ""), edit("set", "\"time\":1,\"value\":7"));
-    assertThat(still).isEqualTo(new Movable(7));
-    Movable moving = edited(MOVING, edit("set", "\"time\":1.01,\"value\":7"));
+    AnimatedValue still =
+        edited(document(LINE, "a", "", ""), edit("set", "\"time\":1,\"value\":7"));
+    assertThat(still).isEqualTo(new AnimatedValue(7));
+    AnimatedValue moving = edited(MOVING, edit("set", "\"time\":1.01,\"value\":7"));
     assertThat(moving.keyframes()).extracting(Keyframe::time).containsExactly(0.0, 1.0, 2.0);
     assertThat(moving.keyframes().get(1).easing()).isEqualTo(Easing.GENTLE_STOP);
   }
@@ -59,20 +60,20 @@ class EditsTest {
 
   @Test
   void theRingSetsThePresentValueAndTakesTheLastKeyframeAway() {
-    Movable more = edited(MOVING, edit("toggle", "\"time\":1"));
+    AnimatedValue more = edited(MOVING, edit("toggle", "\"time\":1"));
     double before = Timeline.value(edited(MOVING, edit("move", "\"index\":0,\"time\":0")), 1);
     assertThat(more.keyframes().get(1).value()).isCloseTo(before, within(1e-12));
     String one = document(LINE, "a", offsets("{\"time\":1,\"value\":42}"), "");
-    assertThat(edited(one, edit("toggle", "\"time\":1"))).isEqualTo(new Movable(42));
+    assertThat(edited(one, edit("toggle", "\"time\":1"))).isEqualTo(new AnimatedValue(42));
   }
 
   @Test
   void aKeyframeMovesPastItsNeighbourButNotOntoIt() {
-    Movable past = edited(MOVING, edit("move", "\"index\":0,\"time\":3,\"value\":5"));
+    AnimatedValue past = edited(MOVING, edit("move", "\"index\":0,\"time\":3,\"value\":5"));
     assertThat(past.keyframes()).extracting(Keyframe::time).containsExactly(2.0, 3.0);
-    Movable onto = edited(MOVING, edit("move", "\"index\":0,\"time\":2"));
+    AnimatedValue onto = edited(MOVING, edit("move", "\"index\":0,\"time\":2"));
     assertThat(onto.keyframes()).extracting(Keyframe::time).containsExactly(0.0, 2.0);
-    Movable early = edited(MOVING, edit("move", "\"index\":1,\"time\":-4"));
+    AnimatedValue early = edited(MOVING, edit("move", "\"index\":1,\"time\":-4"));
     assertThat(early.keyframes()).extracting(Keyframe::time).containsExactly(0.0, 2.0);
   }
 
@@ -94,7 +95,7 @@ class EditsTest {
     Scene e =
         SceneEdits.apply(
             s, "{\"op\":\"set\",\"item\":\"l\",\"channel\":\"opacity\",\"time\":0,\"value\":250}");
-    assertThat(e.item("l").movable(Channel.OPACITY).still()).isEqualTo(100);
+    assertThat(e.item("l").movable(Channel.OPACITY).base()).isEqualTo(100);
   }
 
   @Test
@@ -173,9 +174,9 @@ class EditsTest {
   @Test
   void circleHandlesSetRadiusAndStart() {
     GuidePath c = path(CIRCLE, "\"op\":\"radius\",\"x\":500,\"y\":750");
-    assertThat(c.movable(Channel.RADIUS).still()).isEqualTo(250);
+    assertThat(c.movable(Channel.RADIUS).base()).isEqualTo(250);
     c = path(CIRCLE, "\"op\":\"startAt\",\"x\":500,\"y\":750");
-    assertThat(c.movable(Channel.START_ANGLE).still()).isCloseTo(90, within(1e-6));
+    assertThat(c.movable(Channel.START_ANGLE).base()).isCloseTo(90, within(1e-6));
     assertThatThrownBy(() -> path(CIRCLE, "\"op\":\"delete\",\"index\":0"))
         .hasMessageContaining("kind of path");
   }

@@ -14,9 +14,9 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.RepeatedTest;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.motion.Timeline;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Scene;
 
 /** Edits of all keyframes of a value that undo each other, over random keyframes on frames. */
@@ -50,7 +50,7 @@ class KeyframeGroupsTest {
             .formatted(op, all, more));
   }
 
-  private static Movable offset(Scene s) {
+  private static AnimatedValue offset(Scene s) {
     return s.item("l").movable(Channel.PATH_OFFSET);
   }
 

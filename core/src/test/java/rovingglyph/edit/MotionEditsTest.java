@@ -21,11 +21,11 @@ import rovingglyph.document.Spelling;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.proof.LoopCheck;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Recipe;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.Placement;
@@ -45,7 +45,7 @@ class MotionEditsTest {
         s, "{\"op\":\"" + op + "\",\"item\":\"l\",\"channel\":\"pathOffset\"," + more + "}");
   }
 
-  private static Movable offset(Scene s) {
+  private static AnimatedValue offset(Scene s) {
     return s.item("l").movable(Channel.PATH_OFFSET);
   }
 
@@ -113,7 +113,7 @@ class MotionEditsTest {
         SceneEdits.apply(s, "{\"op\":\"recipe\",\"item\":\"l\",\"drop\":\"letter-reveal\"}");
     l = (Lettering) bare.item("l");
     assertThat(l.showing().reveal()).isNull();
-    assertThat(l.movable(Channel.REVEAL_TO).still()).isEqualTo(100);
+    assertThat(l.movable(Channel.REVEAL_TO).base()).isEqualTo(100);
     assertThat(l.movable(Channel.PATH_OFFSET).sway()).isNotNull();
   }
 
@@ -275,7 +275,7 @@ class MotionEditsTest {
     List<LoopCheck.Difference> found = LoopCheck.of(open);
     assertThat(found).hasSize(1);
     assertThat(found.get(0).sentence()).contains("rotation ends -5");
-    Movable mended = LoopCheck.mended(found.get(0), 0);
+    AnimatedValue mended = LoopCheck.fixed(found.get(0), 0);
     assertThat(mended.keyframes().get(1).value()).isEqualTo(360);
     PreparedScene lap =
         prepare(
@@ -285,7 +285,7 @@ class MotionEditsTest {
                 "\"pathOffset\":{\"keyframes\":[{\"time\":0,\"value\":0},{\"time\":4,\"value\":1200}]}",
                 ""));
     LoopCheck.Difference d = LoopCheck.of(lap).get(0);
-    assertThat(LoopCheck.mended(d, 2 * Math.PI * 200).keyframes().get(1).landing().laps())
+    assertThat(LoopCheck.fixed(d, 2 * Math.PI * 200).keyframes().get(1).landing().laps())
         .isEqualTo(1);
     assertThat(
             LoopCheck.of(prepare(SceneCodec.write(recipe(scene(CIRCLE, ""), "endless-lap", "")))))

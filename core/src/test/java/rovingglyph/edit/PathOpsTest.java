@@ -71,7 +71,7 @@ class PathOpsTest {
             scene(CIRCLE, "\"pathOffset\":100"),
             "set",
             "\"item\":\"p\",\"channel\":\"radius\",\"time\":0,\"value\":400");
-    assertThat(lettering(wider).movable(Channel.PATH_OFFSET).still()).isCloseTo(200, within(1e-9));
+    assertThat(lettering(wider).movable(Channel.PATH_OFFSET).base()).isCloseTo(200, within(1e-9));
   }
 
   @Test
@@ -215,10 +215,10 @@ class PathOpsTest {
   void copiesStandBesideAndParallelsAtTheirDistance() {
     Scene s = scene(CIRCLE, "");
     Scene ring = edit(s, "parallelPath", "\"of\":\"p\",\"id\":\"q\",\"distance\":50");
-    assertThat(ring.path("q").movable(Channel.RADIUS).still()).isEqualTo(250);
+    assertThat(ring.path("q").movable(Channel.RADIUS).base()).isEqualTo(250);
     Scene inner =
         edit(onPath(s, "reverse", ""), "parallelPath", "\"of\":\"p\",\"id\":\"q\",\"distance\":50");
-    assertThat(inner.path("q").movable(Channel.RADIUS).still()).isEqualTo(150);
+    assertThat(inner.path("q").movable(Channel.RADIUS).base()).isEqualTo(150);
     Scene beside =
         edit(scene(ARCH, ""), "parallelPath", "\"of\":\"p\",\"id\":\"q\",\"distance\":30");
     Contour a = GuideContour.of(beside.path("p"));
@@ -229,7 +229,7 @@ class PathOpsTest {
     }
     Scene copy = edit(s, "duplicatePath", "\"of\":\"p\",\"id\":\"q\",\"seat\":\"l\"");
     assertThat(lettering(copy).path()).isEqualTo("q");
-    assertThat(copy.path("q").movable(Channel.X).still()).isEqualTo(530);
+    assertThat(copy.path("q").movable(Channel.X).base()).isEqualTo(530);
   }
 
   @Test
@@ -283,7 +283,7 @@ class PathOpsTest {
             "{\"format\":\"roving-glyph-scene\",\"version\":1,\"width\":1000,\"height\":500}");
     Scene s = edit(empty, "addLettering", "\"id\":\"n\",\"circle\":\"c\"");
     assertThat(lettering(s).path()).isEqualTo("c");
-    assertThat(lettering(s).movable(Channel.SIZE).still()).isEqualTo(50);
+    assertThat(lettering(s).movable(Channel.SIZE).base()).isEqualTo(50);
     Scene more = edit(scene(LINE, ""), "addLettering", "\"id\":\"n\",\"circle\":\"c\"");
     assertThat(more.letterings().get(1).path()).isEqualTo("p");
     assertThat(SceneCodec.read(SceneCodec.write(more)).stack()).endsWith("n");

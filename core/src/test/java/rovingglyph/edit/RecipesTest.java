@@ -17,10 +17,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.document.Spelling;
 import rovingglyph.frame.PreparedLettering;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Recipe;
 import rovingglyph.scene.Reveal;
 import rovingglyph.scene.Scene;
@@ -41,7 +41,7 @@ class RecipesTest {
     return (Lettering) s.item("l");
   }
 
-  private static List<Double> times(Movable m) {
+  private static List<Double> times(AnimatedValue m) {
     return m.keyframes().stream().map(Keyframe::time).toList();
   }
 
@@ -62,7 +62,7 @@ class RecipesTest {
         SceneEdits.apply(
             s, "{\"op\":\"recipe\",\"item\":\"l\",\"drop\":\"" + Spelling.of(kind) + "\"}");
     assertThat(lettering(gone).showing().recipes()).isEmpty();
-    assertThat(lettering(gone).values().values()).noneMatch(Movable::moves);
+    assertThat(lettering(gone).values().values()).noneMatch(AnimatedValue::moves);
   }
 
   @ParameterizedTest

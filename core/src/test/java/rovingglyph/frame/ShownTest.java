@@ -27,7 +27,7 @@ class ShownTest {
     List<Point> out = new ArrayList<>();
     int at = Frame.HEAD;
     while (at < n.length) {
-      assertThat(n[at]).isEqualTo(Frame.OWN);
+      assertThat(n[at]).isEqualTo(Frame.INLINE);
       int end = at + 2 + (int) n[at + 1];
       at += 2;
       while (at < end) {

@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import rovingglyph.motion.LandingSolver.Reading;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
-import rovingglyph.scene.Movable;
 
 /** The search alone, in made-up frames told as intervals of offsets that are inside. */
 class LandingSolverTest {
@@ -35,7 +35,7 @@ class LandingSolverTest {
   }
 
   private static List<Double> solve(LandingSolver solver, Keyframe... keys) {
-    return solver.solve(Movable.through(List.of(keys))).movable().keyframes().stream()
+    return solver.solve(AnimatedValue.through(List.of(keys))).movable().keyframes().stream()
         .map(Keyframe::value)
         .toList();
   }
@@ -76,9 +76,9 @@ class LandingSolverTest {
   @Test
   void withoutAnythingInsideOrOutsideThereIsNoSolution() {
     LandingSolver.Solved never =
-        solver().solve(Movable.through(List.of(key(0, 77, Landing.Kind.OUT_BEFORE))));
+        solver().solve(AnimatedValue.through(List.of(key(0, 77, Landing.Kind.OUT_BEFORE))));
     LandingSolver.Solved always =
-        solver(-1e9, 1e9).solve(Movable.through(List.of(key(0, 77, Landing.Kind.OUT_AFTER))));
+        solver(-1e9, 1e9).solve(AnimatedValue.through(List.of(key(0, 77, Landing.Kind.OUT_AFTER))));
     for (LandingSolver.Solved s : List.of(never, always)) {
       assertThat(s.unsolved()).containsExactly(0);
       assertThat(s.movable().keyframes().get(0).value()).isEqualTo(77);

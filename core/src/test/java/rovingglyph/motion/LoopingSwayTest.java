@@ -13,8 +13,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.proof.Finding;
 import rovingglyph.proof.Proof;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Movable;
 
 class LoopingSwayTest {
   private static PreparedScene scene(String shape, double period, boolean loops) {
@@ -24,14 +24,14 @@ class LoopingSwayTest {
     return prepare(document(CIRCLE, "round and round", "", sway));
   }
 
-  private static Movable rotation(PreparedScene s) {
+  private static AnimatedValue rotation(PreparedScene s) {
     return s.letterings().get("l").lettering().movable(Channel.ROTATION);
   }
 
   @ParameterizedTest
   @CsvSource({"noise,0.7", "noise,3.1", "noise,9", "sine,1.3", "triangle,1.3", "sine,0.05"})
   void oneThatLoopsIsTheSameAFrameAfterTheLastAsAtFirst(String shape, double period) {
-    Movable m = rotation(scene(shape, period, true));
+    AnimatedValue m = rotation(scene(shape, period, true));
     for (double t = 0; t < 1; t += 0.013) {
       assertThat(Timeline.value(m, t + 4)).isCloseTo(Timeline.value(m, t), within(1e-9));
     }

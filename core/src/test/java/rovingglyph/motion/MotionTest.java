@@ -7,9 +7,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Movable;
 
 class MotionTest {
   /** Solved independently to 12 digits by bisection of the Bezier polynomials. */
@@ -59,19 +59,19 @@ class MotionTest {
     }
   }
 
-  private static Movable through(Easing easing) {
-    return Movable.through(
+  private static AnimatedValue through(Easing easing) {
+    return AnimatedValue.through(
         List.of(new Keyframe(1, 10, null, easing), new Keyframe(3, 50, null, Easing.STEADY)));
   }
 
   @Test
   void valuesHoldOutsideTheKeyframes() {
-    Movable m = through(Easing.STEADY);
+    AnimatedValue m = through(Easing.STEADY);
     assertThat(Timeline.value(m, -5)).isEqualTo(10);
     assertThat(Timeline.value(m, 1)).isEqualTo(10);
     assertThat(Timeline.value(m, 2)).isEqualTo(30);
     assertThat(Timeline.value(m, 9)).isEqualTo(50);
-    assertThat(Timeline.value(new Movable(7), 2)).isEqualTo(7);
+    assertThat(Timeline.value(new AnimatedValue(7), 2)).isEqualTo(7);
   }
 
   @Test

@@ -7,9 +7,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Movable;
 
 /** From 100 to 500 in two seconds: 200 a second in the mean. */
 class SegmentSpeedTest {
@@ -25,7 +25,7 @@ class SegmentSpeedTest {
 
   /** The speed of the movement itself, over a ten-thousandth of a second. */
   private static double measured(Easing easing, double time) {
-    Movable m = Movable.through(List.of(from(easing), TO));
+    AnimatedValue m = AnimatedValue.through(List.of(from(easing), TO));
     return (Timeline.value(m, time + 5e-5) - Timeline.value(m, time - 5e-5)) / 1e-4;
   }
 

@@ -23,11 +23,11 @@ import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Easing;
-import rovingglyph.scene.Extras;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Stagger;
 import rovingglyph.scene.Sway;
 import rovingglyph.scene.Typesetting.ColourMix;
+import rovingglyph.scene.UnknownFields;
 import rovingglyph.seat.Placement;
 
 /** Values that cruise, sway, lag behind, follow others, or are colours. */
@@ -58,15 +58,15 @@ class ValuesTest {
 
   @Test
   void swayGoesBackAndForth() {
-    Sway sine = new Sway(10, 2, 90, Sway.Shape.SINE, 1, Extras.NONE);
+    Sway sine = new Sway(10, 2, 90, Sway.Shape.SINE, 1, UnknownFields.NONE);
     assertThat(sine.at(0)).isCloseTo(10, within(1e-12));
     assertThat(sine.at(1)).isCloseTo(-10, within(1e-12));
-    Sway triangle = new Sway(10, 4, 0, Sway.Shape.TRIANGLE, 1, Extras.NONE);
+    Sway triangle = new Sway(10, 4, 0, Sway.Shape.TRIANGLE, 1, UnknownFields.NONE);
     assertThat(triangle.at(0)).isCloseTo(0, within(1e-12));
     assertThat(triangle.at(0.5)).isCloseTo(5, within(1e-12));
     assertThat(triangle.at(1)).isCloseTo(10, within(1e-12));
     assertThat(triangle.at(3)).isCloseTo(-10, within(1e-12));
-    Sway noise = new Sway(10, 0.5, 0, Sway.Shape.NOISE, 7, Extras.NONE);
+    Sway noise = new Sway(10, 0.5, 0, Sway.Shape.NOISE, 7, UnknownFields.NONE);
     for (double t = 0; t < 8; t += 0.01) {
       assertThat(noise.at(t)).isBetween(-10.0, 10.0);
       assertThat(Math.abs(noise.at(t + 0.01) - noise.at(t))).isLessThan(1);
@@ -77,7 +77,7 @@ class ValuesTest {
   @ParameterizedTest
   @CsvSource({"FORWARD,0 1 2 3", "BACKWARD,3 2 1 0", "MIDDLE,1 0 0 1"})
   void lettersLagInOrder(Stagger.Order order, String expected) {
-    double[] lags = new Stagger(0.5, order, 1, Extras.NONE).lags(4);
+    double[] lags = new Stagger(0.5, order, 1, UnknownFields.NONE).lags(4);
     double[] ranks = Arrays.stream(expected.split(" ")).mapToDouble(Double::parseDouble).toArray();
     for (int i = 0; i < 4; i++) {
       assertThat(lags[i]).isEqualTo(ranks[i] * 0.5);
@@ -86,14 +86,15 @@ class ValuesTest {
 
   @Test
   void atRandomEveryRankIsTakenOnceAndTheSeedDecides() {
-    double[] one = new Stagger(1, Stagger.Order.RANDOM, 3, Extras.NONE).lags(40);
+    double[] one = new Stagger(1, Stagger.Order.RANDOM, 3, UnknownFields.NONE).lags(40);
     double[] sorted = one.clone();
     Arrays.sort(sorted);
     for (int i = 0; i < 40; i++) {
       assertThat(sorted[i]).isEqualTo(i);
     }
-    assertThat(one).isEqualTo(new Stagger(1, Stagger.Order.RANDOM, 3, Extras.NONE).lags(40));
-    assertThat(one).isNotEqualTo(new Stagger(1, Stagger.Order.RANDOM, 4, Extras.NONE).lags(40));
+    assertThat(one).isEqualTo(new Stagger(1, Stagger.Order.RANDOM, 3, UnknownFields.NONE).lags(40));
+    assertThat(one)
+        .isNotEqualTo(new Stagger(1, Stagger.Order.RANDOM, 4, UnknownFields.NONE).lags(40));
   }
 
   @Test
@@ -138,7 +139,7 @@ class ValuesTest {
     Scene left = SceneEdits.apply(prepared, "{\"op\":\"deleteItem\",\"item\":\"l\"}");
     assertThat(left.stack()).containsExactly("m");
     assertThat(left.item("m").movable(Channel.PATH_OFFSET).moves()).isFalse();
-    assertThat(left.item("m").movable(Channel.PATH_OFFSET).still()).isEqualTo(60);
+    assertThat(left.item("m").movable(Channel.PATH_OFFSET).base()).isEqualTo(60);
     assertThat(SceneCodec.read(SceneCodec.write(left))).isEqualTo(left);
   }
 

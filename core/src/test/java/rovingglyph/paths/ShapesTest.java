@@ -173,7 +173,7 @@ class ShapesTest {
     GuidePath p =
         path(
             "\"kind\":\"circle\",\"centre\":[30,40],\"radius\":9,\"direction\":\"counterclockwise\"");
-    assertThat(p.movable(Channel.X).still()).isEqualTo(30);
+    assertThat(p.movable(Channel.X).base()).isEqualTo(30);
     assertThat(GuideContour.of(p).at(1).point().x()).isLessThan(30);
   }
 

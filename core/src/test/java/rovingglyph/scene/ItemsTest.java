@@ -105,7 +105,7 @@ class ItemsTest {
     Item edited = SceneEdits.apply(s, edit).item("it");
     assertThat(edited.properties()).isEqualTo(s.item("it").properties());
     assertThat(edited.extras()).isEqualTo(s.item("it").extras());
-    assertThat(edited.movable(Channel.OPACITY).still()).isEqualTo(40);
+    assertThat(edited.movable(Channel.OPACITY).base()).isEqualTo(40);
   }
 
   @Test

@@ -63,20 +63,20 @@ class SceneTest {
   @MethodSource("channels")
   void everyChannelOfALetteringCanBeReplacedAlone(Channel channel) {
     Lettering l = SceneCodec.read(document(LINE, "a", "", "")).letterings().get(0);
-    Lettering changed = l.with(channel, new Movable(42));
+    Lettering changed = l.with(channel, new AnimatedValue(42));
     for (Channel c : channels()) {
-      assertThat(changed.movable(c)).isEqualTo(c == channel ? new Movable(42) : l.movable(c));
+      assertThat(changed.movable(c)).isEqualTo(c == channel ? new AnimatedValue(42) : l.movable(c));
     }
     assertThat(Channel.of(channel.field())).isEqualTo(channel);
-    assertThat(channel.clamp(1e12)).isEqualTo(channel.greatest());
-    assertThat(channel.clamp(-1e12)).isEqualTo(channel.least());
+    assertThat(channel.clamp(1e12)).isEqualTo(channel.max());
+    assertThat(channel.clamp(-1e12)).isEqualTo(channel.min());
   }
 
   @Test
   void anItemIsReplacedInItsPlace() {
     Scene s = SceneCodec.read(document(LINE, "a", "", ""));
-    Scene changed = s.withItem(s.item("l").with(Channel.SIZE, new Movable(7)));
-    assertThat(changed.item("l").movable(Channel.SIZE).still()).isEqualTo(7);
+    Scene changed = s.withItem(s.item("l").with(Channel.SIZE, new AnimatedValue(7)));
+    assertThat(changed.item("l").movable(Channel.SIZE).base()).isEqualTo(7);
     assertThat(changed.stack()).isEqualTo(s.stack());
     assertThat(s.item("nobody")).isNull();
     assertThat(s.path("nowhere")).isNull();

@@ -24,24 +24,24 @@ import rovingglyph.type.ShapedRun;
 class FitTest {
   private static final double LAP = 2 * Math.PI * 200;
 
-  private static Seating seating(String path, String text, String seat, String more) {
+  private static RowLayout seating(String path, String text, String seat, String more) {
     PreparedLettering l = prepare(document(path, text, seat, more)).letterings().get("l");
     return l.seating(l.values(0));
   }
 
-  private static Seating seating(String path, String text, String seat) {
+  private static RowLayout seating(String path, String text, String seat) {
     return seating(path, text, seat, "");
   }
 
   /** Free room between the advances of neighbours. */
-  private static double[] gaps(Seating s) {
+  private static double[] gaps(RowLayout s) {
     return gaps(s, 1);
   }
 
   /**
    * @param onPath what an advance of 1 px is on the path
    */
-  private static double[] gaps(Seating s, double onPath) {
+  private static double[] gaps(RowLayout s, double onPath) {
     List<Placement> p = s.place();
     double[] out = new double[p.size() - 1];
     for (int i = 0; i < out.length; i++) {
@@ -55,7 +55,7 @@ class FitTest {
 
   @Test
   void spreadSharesTheRestEquallyBetweenLetters() {
-    Seating s = seating(LINE, "abcde", "\"fit\":\"spread\",\"startMargin\":20,\"endMargin\":30");
+    RowLayout s = seating(LINE, "abcde", "\"fit\":\"spread\",\"startMargin\":20,\"endMargin\":30");
     assertThat(s.tail()).isCloseTo(20, within(1e-9));
     assertThat(s.head()).isCloseTo(770, within(1e-9));
     for (double gap : gaps(s)) {
@@ -65,7 +65,7 @@ class FitTest {
 
   @Test
   void spreadByWordsLeavesWordsAlone() {
-    Seating s = seating(LINE, "ab cd ef", "\"fit\":\"spread\",\"spreadBy\":\"words\"");
+    RowLayout s = seating(LINE, "ab cd ef", "\"fit\":\"spread\",\"spreadBy\":\"words\"");
     double[] gaps = gaps(s);
     assertThat(gaps[0]).isCloseTo(0, within(1e-9));
     assertThat(gaps[2]).isCloseTo(200, within(1e-9));
@@ -78,7 +78,7 @@ class FitTest {
       strings = {"", ",\"evenSpacing\":true", ",\"side\":\"right\"", ",\"align\":\"middle\""})
   void onAWholeLapTheGapAtTheSeamIsAsTheOthers(String more) {
     for (String fit : List.of("spread", "repeat")) {
-      Seating s = seating(CIRCLE, "seven wi", "\"fit\":\"" + fit + "\"" + more);
+      RowLayout s = seating(CIRCLE, "seven wi", "\"fit\":\"" + fit + "\"" + more);
       // Half the x-height is 25 px away from a circle of 200 px.
       double onPath = more.contains("evenSpacing") ? 200.0 / 225 : 1;
       double[] gaps = gaps(s, onPath);
@@ -96,7 +96,7 @@ class FitTest {
 
   @Test
   void theSeamGapIsKeptFree() {
-    Seating s = seating(CIRCLE, "abcd", "\"fit\":\"spread\",\"seamGap\":90");
+    RowLayout s = seating(CIRCLE, "abcd", "\"fit\":\"spread\",\"seamGap\":90");
     assertThat(s.tail()).isCloseTo(45, within(1e-9));
     assertThat(s.head()).isCloseTo(LAP - 45, within(1e-9));
     double[] gaps = gaps(s);
@@ -105,12 +105,12 @@ class FitTest {
 
   @Test
   void stretchWidensLettersAndScaleTheType() {
-    Seating wide = seating(LINE, "abcd", "\"fit\":\"stretch\"");
+    RowLayout wide = seating(LINE, "abcd", "\"fit\":\"stretch\"");
     Placement p = wide.place(1);
     assertThat(p.width()).isCloseTo(400, within(1e-9));
     assertThat(p.height()).isCloseTo(100, within(1e-9));
     assertThat(p.distance()).isCloseTo(300, within(1e-9));
-    Seating big = seating(LINE, "abcd", "\"fit\":\"scale\",\"endMargin\":400");
+    RowLayout big = seating(LINE, "abcd", "\"fit\":\"scale\",\"endMargin\":400");
     assertThat(big.size()).isCloseTo(200, within(1e-9));
     assertThat(big.head()).isCloseTo(400, within(1e-9));
   }
@@ -119,12 +119,12 @@ class FitTest {
   void repeatSetsTheWholeNumberThatFits() {
     String phrases = "\"phrases\":{\"separator\":\"*\",\"space\":0.5,\"times\":1}";
     // "ab * " is 250 px of a lap of 1256 px: five times, each letter a little apart.
-    Seating s = seating(CIRCLE, "ab", "\"fit\":\"repeat\"", phrases);
+    RowLayout s = seating(CIRCLE, "ab", "\"fit\":\"repeat\"", phrases);
     assertThat(s.letters()).hasSize(25);
     assertThat(s.extent()).isCloseTo(LAP, within(1e-9));
     assertThat(gaps(s)[0]).isCloseTo((LAP - 1250) / 25, within(1e-9));
     // On an open line the last separator is left out: 3 times 250 less 150.
-    Seating open = seating(LINE, "ab", "\"fit\":\"repeat\"", phrases);
+    RowLayout open = seating(LINE, "ab", "\"fit\":\"repeat\"", phrases);
     assertThat(open.letters()).hasSize(12);
     assertThat(open.head()).isCloseTo(800, within(1e-9));
   }
@@ -132,12 +132,12 @@ class FitTest {
   @Test
   void textLongerThanItsRoomGoesOnIsCutOrShrinks() {
     String margins = "\"startMargin\":300,\"endMargin\":300,\"overlong\":";
-    Seating on = seating(LINE, "abcdefgh", margins + "\"on\"");
+    RowLayout on = seating(LINE, "abcdefgh", margins + "\"on\"");
     assertThat(on.overfull()).isTrue();
     assertThat(on.place()).allMatch(Placement::visible);
-    Seating cut = seating(LINE, "abcdefgh", margins + "\"cut\"");
+    RowLayout cut = seating(LINE, "abcdefgh", margins + "\"cut\"");
     assertThat(cut.place().stream().filter(Placement::visible)).hasSize(4);
-    Seating small = seating(LINE, "abcdefgh", margins + "\"shrink\"");
+    RowLayout small = seating(LINE, "abcdefgh", margins + "\"shrink\"");
     assertThat(small.size()).isCloseTo(50, within(1e-9));
     assertThat(small.overfull()).isFalse();
     assertThat(seating(LINE, "ab", margins + "\"shrink\"").size()).isEqualTo(100);
@@ -148,7 +148,7 @@ class FitTest {
   void noRoomAndNoTextAreNoTrouble(String fit) {
     for (String text : List.of("", "a", " ")) {
       for (String margin : List.of("0", "2000")) {
-        Seating s = seating(LINE, text, "\"fit\":\"" + fit + "\",\"startMargin\":" + margin);
+        RowLayout s = seating(LINE, text, "\"fit\":\"" + fit + "\",\"startMargin\":" + margin);
         for (Placement p : s.place()) {
           assertThat(p.at().x()).isFinite();
           assertThat(p.width()).isPositive();
@@ -160,23 +160,23 @@ class FitTest {
   @Test
   void evenSpacingKeepsAdvancesTrueAtHalfTheXHeight() {
     // On a circle of 200 px, letters whose x-height is 50 px are 225 px from the centre half way.
-    Seating s = seating(CIRCLE, "abcd", "\"evenSpacing\":true");
+    RowLayout s = seating(CIRCLE, "abcd", "\"evenSpacing\":true");
     double step = s.distance(1) - s.distance(0);
     assertThat(step).isCloseTo(50 / (1 + 25 / 200.0), within(1e-3));
-    Seating inside = seating(CIRCLE, "abcd", "\"evenSpacing\":true,\"side\":\"right\"");
+    RowLayout inside = seating(CIRCLE, "abcd", "\"evenSpacing\":true,\"side\":\"right\"");
     assertThat(inside.distance(1) - inside.distance(0))
         .isCloseTo(50 / (1 - 25 / 200.0), within(1e-3));
-    Seating tight =
+    RowLayout tight =
         seating(CIRCLE.replace("200", "20"), "ab", "\"evenSpacing\":true,\"side\":\"right\"");
     assertThat(tight.distance(1) - tight.distance(0)).isCloseTo(50 / 0.2, within(1.0));
-    Seating straight = seating(LINE, "abcd", "\"evenSpacing\":true");
+    RowLayout straight = seating(LINE, "abcd", "\"evenSpacing\":true");
     assertThat(straight.distance(3)).isCloseTo(175, within(1e-9));
   }
 
   @Test
   void neighboursKeepTheirDistance() {
     // The boxes of neighbours are 20 px apart at the baseline, and closer on the inner side.
-    Seating s = seating(CIRCLE, "abcd", "\"side\":\"right\",\"leastGap\":12");
+    RowLayout s = seating(CIRCLE, "abcd", "\"side\":\"right\",\"leastGap\":12");
     for (int i = 0; i < 3; i++) {
       Placement a = s.place(i);
       Placement b = s.place(i + 1);
@@ -196,7 +196,7 @@ class FitTest {
         "\"profiles\":[{\"of\":\"size\",\"along\":\"run\",\"points\":[[0,100],[1,200]]},"
             + "{\"of\":\"turn\",\"along\":\"path\",\"points\":[[0,-90],[1,90]]},"
             + "{\"of\":\"shift\",\"points\":[[0,10]]}]";
-    Seating s = seating(LINE, "abcd", "", sizes);
+    RowLayout s = seating(LINE, "abcd", "", sizes);
     List<Placement> p = s.place();
     assertThat(p.get(0).height()).isBetween(100.0, 120.0);
     assertThat(p.get(3).height()).isBetween(180.0, 200.0);
@@ -227,7 +227,7 @@ class FitTest {
                   r -> right)
               .letterings()
               .get("l");
-      Seating s = l.seating(l.values(0));
+      RowLayout s = l.seating(l.values(0));
       assertThat(s.head()).isCloseTo(align.equals("start") ? 800 : 200, within(1e-9));
     }
   }

@@ -127,7 +127,9 @@ class SettingTest {
     List<Double> weights = all.stream().map(r -> r.axes().get("wght")).sorted().distinct().toList();
     assertThat(weights).startsWith(200.0).endsWith(600.0).contains(400.0);
     assertThat(all).allMatch(r -> r.axes().get("wdth") == 80.0);
-    assertThat(Preparation.requests(l.with(Channel.axis("wght"), new rovingglyph.scene.Movable(1))))
+    assertThat(
+            Preparation.requests(
+                l.with(Channel.axis("wght"), new rovingglyph.scene.AnimatedValue(1))))
         .hasSize(1);
   }
 

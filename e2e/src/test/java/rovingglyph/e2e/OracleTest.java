@@ -19,8 +19,8 @@ import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.seat.Placement;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.seat.Seating;
 import rovingglyph.server.TestServer;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
@@ -116,7 +116,7 @@ class OracleTest {
     PreparedScene scene = Preparation.prepare(SceneCodec.read(document), SHAPER);
     PreparedLettering l = scene.letterings().get("l");
     SeatValues v = l.values(0);
-    Seating seating = l.seating(v);
+    RowLayout seating = l.seating(v);
     Contour contour = seating.contour();
     List<List<Number>> chromium =
         (List<List<Number>>)

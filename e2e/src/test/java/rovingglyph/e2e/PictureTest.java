@@ -20,9 +20,9 @@ import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.FramePainter;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Group;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Scene;
 import rovingglyph.server.TestServer;
 import rovingglyph.shaping.FaceCatalogue;
@@ -163,7 +163,9 @@ class PictureTest {
     String all = "[\"" + String.join("\",\"", demo.stack()) + "\"]";
     Scene grouped = SceneEdits.apply(demo, "{\"op\":\"group\",\"id\":\"g\",\"items\":" + all + "}");
     Group g = (Group) grouped.item("g");
-    Group faded = g.with(Channel.OPACITY, new Movable(60)).with(Channel.ROTATION, new Movable(15));
+    Group faded =
+        g.with(Channel.OPACITY, new AnimatedValue(60))
+            .with(Channel.ROTATION, new AnimatedValue(15));
     String document = SceneCodec.write(grouped.withItem(faded));
     server.send("PUT", "/api/scenes/" + w.sceneId, document, "If-Match", "\"1\"");
     page.reload();

@@ -20,7 +20,7 @@ import rovingglyph.render.Progress;
 import rovingglyph.render.SceneFiles;
 import rovingglyph.scene.Lettering;
 import rovingglyph.seat.Placement;
-import rovingglyph.seat.Seating;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.server.PrivateFolder;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
@@ -142,7 +142,7 @@ public final class CommandLine {
       throw new Refused("The file to write must end in .mp4, .svg or .png, not " + name);
     }
     PreparedScene scene = prepare(file);
-    String obstacle = SceneFiles.obstacle(scene.scene(), format);
+    String obstacle = SceneFiles.unsupportedReason(scene.scene(), format);
     if (obstacle != null) {
       throw new Refused(obstacle);
     }
@@ -160,7 +160,7 @@ public final class CommandLine {
     }
     PreparedScene scene = prepare(file);
     for (PreparedLettering l : scene.letterings().values()) {
-      for (Seating row : l.rows(l.values(at))) {
+      for (RowLayout row : l.rows(l.values(at))) {
         for (Placement p : l.inFrame(row)) {
           Cluster c = row.letters().get(p.letter()).cluster();
           if (!c.glyphs().isEmpty()) {

@@ -71,7 +71,7 @@ class ExportController {
     }
     String document = scenes.get(sceneId).document();
     Scene scene = SceneCodec.read(document);
-    String obstacle = SceneFiles.obstacle(scene, format);
+    String obstacle = SceneFiles.unsupportedReason(scene, format);
     if (obstacle != null) {
       throw RefusedException.bad(obstacle);
     }

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Map;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.scene.Blur;
-import rovingglyph.scene.Extras;
 import rovingglyph.scene.FrameRate;
 import rovingglyph.scene.Scene;
+import rovingglyph.scene.UnknownFields;
 
 /** The document that a new scene begins with. */
 final class EmptyScene {
@@ -27,6 +27,6 @@ final class EmptyScene {
             List.of(),
             Blur.NONE,
             List.of(),
-            Extras.NONE));
+            UnknownFields.NONE));
   }
 }

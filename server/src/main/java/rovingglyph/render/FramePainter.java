@@ -113,7 +113,7 @@ public final class FramePainter {
       }
       Path2D area = new Path2D.Double(Path2D.WIND_NON_ZERO);
       for (int k = 0; k < count; k++) {
-        if (n[i] == Frame.OWN) {
+        if (n[i] == Frame.INLINE) {
           int end = i + 2 + (int) n[i + 1];
           own(area, n, i + 2, end);
           i = end;

@@ -1,8 +1,8 @@
 package rovingglyph.render;
 
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Group;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Scene;
 
 /** What painting a scene takes of the heap, estimated before it is begun. */
@@ -24,7 +24,7 @@ public final class MemoryNeed {
   }
 
   /** Null if there is memory enough, else what is in the way and what to do. */
-  public static String obstacle(Scene scene, SceneFiles.Format format) {
+  public static String unsupportedReason(Scene scene, SceneFiles.Format format) {
     long need = bytes(scene, format);
     if (need <= available()) {
       return null;
@@ -60,9 +60,8 @@ public final class MemoryNeed {
     if (!(scene.item(id) instanceof Group g)) {
       return 0;
     }
-    Movable opacity = g.movable(Channel.OPACITY);
-    boolean faded =
-        opacity != null && (opacity.moves() || opacity.keyed() || opacity.still() < 100);
+    AnimatedValue opacity = g.movable(Channel.OPACITY);
+    boolean faded = opacity != null && (opacity.moves() || opacity.keyed() || opacity.base() < 100);
     int within = g.members().stream().mapToInt(m -> layers(scene, m)).max().orElse(0);
     return within + (faded ? 1 : 0);
   }

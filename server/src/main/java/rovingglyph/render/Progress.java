@@ -7,17 +7,17 @@ import java.util.function.IntPredicate;
  * that was named to it ends with it, even one that hangs.
  */
 public final class Progress {
-  private final IntPredicate goOn;
+  private final IntPredicate progress;
   private volatile long movedAt = System.nanoTime();
   private volatile int frames;
   private volatile boolean cancelled;
   private Process child;
 
   /**
-   * @param goOn told the frames done so far, on the thread that makes them; false cancels
+   * @param progress told the frames done so far, on the thread that makes them; false cancels
    */
-  public Progress(IntPredicate goOn) {
-    this.goOn = goOn;
+  public Progress(IntPredicate progress) {
+    this.progress = progress;
   }
 
   public Progress() {
@@ -32,7 +32,7 @@ public final class Progress {
   void done(int count) {
     frames = count;
     movedAt = System.nanoTime();
-    if (!goOn.test(count)) {
+    if (!progress.test(count)) {
       cancelled = true;
     }
     check();

@@ -42,9 +42,9 @@ public final class SceneFiles {
   private SceneFiles() {}
 
   /** Null if the scene can be written so, else what is in the way and what to do. */
-  public static String obstacle(Scene scene, Format format) {
-    String video = format == Format.MP4 ? VideoWriter.obstacle(scene) : null;
-    return video != null ? video : MemoryNeed.obstacle(scene, format);
+  public static String unsupportedReason(Scene scene, Format format) {
+    String video = format == Format.MP4 ? VideoWriter.unsupportedReason(scene) : null;
+    return video != null ? video : MemoryNeed.unsupportedReason(scene, format);
   }
 
   /** What the file will not be as on the stage, in plain words; null if there is nothing. */

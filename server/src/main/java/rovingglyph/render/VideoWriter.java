@@ -34,7 +34,7 @@ public final class VideoWriter {
   private VideoWriter() {}
 
   /** Null if the scene can be encoded, else what is in the way and what to do. */
-  public static String obstacle(Scene scene) {
+  public static String unsupportedReason(Scene scene) {
     if (scene.width() % 2 == 0 && scene.height() % 2 == 0) {
       return null;
     }
@@ -97,8 +97,9 @@ public final class VideoWriter {
   }
 
   /** {@link #write(PreparedScene, Path, Progress)} with what it is to tell. */
-  public static void write(PreparedScene scene, Path out, IntPredicate goOn) throws IOException {
-    write(scene, out, new Progress(goOn));
+  public static void write(PreparedScene scene, Path out, IntPredicate progress)
+      throws IOException {
+    write(scene, out, new Progress(progress));
   }
 
   /**

@@ -12,15 +12,15 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.Seat;
 import rovingglyph.seat.Letters;
 import rovingglyph.seat.Placement;
-import rovingglyph.seat.Seating;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.setting.AxisSamples;
 import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 import rovingglyph.type.Outline;
 
 /** The outlines of one placed letter: as they are, between two samples of an axis, or bent. */
-final class Ink {
-  private final Seating row;
+final class GlyphOutlines {
+  private final RowLayout row;
   private final Placement place;
   private final Affine turn;
   private final boolean bent;
@@ -30,7 +30,7 @@ final class Ink {
    * @param place with the rotation of the lettering applied
    * @param turn that rotation
    */
-  Ink(Seating row, Placement place, Affine turn, Seat.GlyphMethod method) {
+  GlyphOutlines(RowLayout row, Placement place, Affine turn, Seat.GlyphMethod method) {
     this.row = row;
     this.place = place;
     this.turn = turn;
@@ -52,13 +52,13 @@ final class Ink {
         continue;
       }
       if (bent) {
-        frame.beginOwn();
+        frame.beginInline();
         bent(g).forEach(frame::polygon);
-        frame.endOwn();
+        frame.endInline();
       } else if (own()) {
-        frame.beginOwn();
+        frame.beginInline();
         subPaths(g).forEach(p -> paint(frame, p));
-        frame.endOwn();
+        frame.endInline();
       } else {
         Cluster.Glyph glyph = glyphs.get(g);
         Affine m = base.times(Affine.translate(place.back() + glyph.dx(), glyph.dy()));
@@ -98,7 +98,7 @@ final class Ink {
   /** The outline of a glyph where it stands, in scene pixels. */
   private List<SubPath> subPaths(int g) {
     if (bent) {
-      return bent(g).stream().map(Ink::lines).toList();
+      return bent(g).stream().map(GlyphOutlines::lines).toList();
     }
     Shape s = shape(g);
     Affine map = Letters.map(place).times(Affine.translate(s.dx, s.dy));
@@ -175,7 +175,7 @@ final class Ink {
   }
 
   /** How far the ink reaches from the middle of its advance, px; -1 without ink. */
-  static double reach(Seating row, Placement p) {
+  static double reach(RowLayout row, Placement p) {
     Letter letter = row.letters().get(p.letter());
     double ems = -1;
     for (Cluster.Glyph g : letter.cluster().glyphs()) {

@@ -4,16 +4,16 @@ import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Affine;
 import rovingglyph.motion.Place;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Group;
-import rovingglyph.scene.Movable;
 
 /**
  * The groups round an item.
  *
  * @param groups outermost first
  */
-public record Nest(List<Group> groups) {
+public record GroupTransform(List<Group> groups) {
 
   /** The map of the item's pixels to those of the frame. */
   public Affine map(double time) {
@@ -25,9 +25,9 @@ public record Nest(List<Group> groups) {
   }
 
   /** Whether that is the same at all times. */
-  boolean still() {
+  boolean constant() {
     for (Group g : groups) {
-      for (Map.Entry<Channel, Movable> e : g.values().entrySet()) {
+      for (Map.Entry<Channel, AnimatedValue> e : g.values().entrySet()) {
         if (e.getKey() != Channel.OPACITY && e.getValue().moves()) {
           return false;
         }

@@ -4,17 +4,17 @@ import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.scene.ClockSweep;
+import rovingglyph.scene.LetterEffects;
 import rovingglyph.scene.Recipe;
 import rovingglyph.scene.Reveal;
-import rovingglyph.scene.Showing;
 import rovingglyph.scene.Trail;
 
 /** The fields of a lettering that say how its letters come and go. */
-final class ShowingCodec {
-  private ShowingCodec() {}
+final class LetterEffectsCodec {
+  private LetterEffectsCodec() {}
 
-  static Showing read(Fields f) {
-    return new Showing(
+  static LetterEffects read(Fields f) {
+    return new LetterEffects(
         f.get("reveal") == null ? null : reveal(f.object("reveal")),
         f.get("sweep") == null ? null : sweep(f.object("sweep")),
         f.get("trail") == null ? null : trail(f.object("trail")),
@@ -90,7 +90,7 @@ final class ShowingCodec {
     return List.copyOf(out);
   }
 
-  static void write(Writer w, Showing s) {
+  static void write(Writer w, LetterEffects s) {
     if (s.reveal() != null) {
       Reveal r = s.reveal();
       w.json(

@@ -4,7 +4,7 @@ import java.util.List;
 import rovingglyph.geometry.Point;
 
 /** An item that is put somewhere as a whole: its centre at (x, y), scaled and turned about that. */
-public sealed interface Placed extends Item permits Drawing, Group {
+public sealed interface Transformed extends Item permits Drawing, Group {
   List<Channel> CHANNELS =
       List.of(Channel.X, Channel.Y, Channel.SCALE, Channel.ROTATION, Channel.OPACITY);
 
@@ -12,7 +12,7 @@ public sealed interface Placed extends Item permits Drawing, Group {
   Point centre();
 
   @Override
-  Placed with(ItemProperties newProperties);
+  Transformed with(ItemProperties newProperties);
 
   /** The value of a channel that a document leaves out, for a centre. */
   static double start(Channel c, Point centre) {

@@ -10,7 +10,7 @@ package rovingglyph.scene;
  * @param height in px
  * @param opacity in percent
  */
-public record Template(
+public record TracingImage(
     String id,
     String name,
     String image,
@@ -20,4 +20,4 @@ public record Template(
     double height,
     double opacity,
     boolean hidden,
-    Extras extras) {}
+    UnknownFields extras) {}

@@ -3,10 +3,10 @@ package rovingglyph.seat;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ClockSweep;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Profile;
 import rovingglyph.scene.Reveal;
 import rovingglyph.scene.Stagger;
@@ -15,7 +15,7 @@ import rovingglyph.setting.Letter;
 import rovingglyph.setting.SetText;
 
 /** What the values, staggers, rules and profiles come to for the single letters of a row. */
-final class LetterLooks {
+final class LetterStyle {
   private final Lettering lettering;
   private final SetText.Row row;
   private final List<Letter> letters;
@@ -26,7 +26,7 @@ final class LetterLooks {
   private double[] runShares;
   private double[] pathShares;
 
-  LetterLooks(Lettering lettering, SetText.Row row, SeatValues v) {
+  LetterStyle(Lettering lettering, SetText.Row row, SeatValues v) {
     this.lettering = lettering;
     this.row = row;
     this.letters = row.letters();
@@ -146,11 +146,11 @@ final class LetterLooks {
   /** A profile says where the axis is; what moves it comes on top. */
   double axis(String tag, int i) {
     Channel c = Channel.axis(tag);
-    Movable m = lettering.movable(c);
+    AnimatedValue m = lettering.movable(c);
     double moved = m == null ? 0 : of(c, i);
     for (Profile p : profiles) {
       if (p.of() == Profile.Of.AXIS && p.axis().equals(tag)) {
-        double still = m == null ? 0 : m.still();
+        double still = m == null ? 0 : m.base();
         moved = at(p, i, still) + (m == null ? 0 : moved - still);
       }
     }

@@ -18,14 +18,14 @@ import rovingglyph.setting.SetText;
  * on a path), with the room between the margins in place of the whole path, and measured by a
  * {@link Ruler}.
  */
-public final class Seating {
+public final class RowLayout {
   private final Track track;
   private final Lettering lettering;
   private final Seat seat;
   private final SetText text;
   private final SeatValues v;
-  private final Room room;
-  private final LetterLooks looks;
+  private final AvailableSpan room;
+  private final LetterStyle looks;
   private final int phrase;
   private final double phase;
   private double[] middles;
@@ -36,7 +36,7 @@ public final class Seating {
    * @param phrase that the row begins with
    * @param phase added to the path offset, px
    */
-  public Seating(
+  public RowLayout(
       Track track, Lettering lettering, SetText text, SeatValues v, int phrase, double phase) {
     this(
         track,
@@ -45,18 +45,18 @@ public final class Seating {
         v,
         phrase,
         phase,
-        Room.of(
-            track, lettering, text, v, phrase, row -> new LetterLooks(lettering, row, v).length()));
+        AvailableSpan.of(
+            track, lettering, text, v, phrase, row -> new LetterStyle(lettering, row, v).length()));
   }
 
-  private Seating(
+  private RowLayout(
       Track track,
       Lettering lettering,
       SetText text,
       SeatValues v,
       int phrase,
       double phase,
-      Room room) {
+      AvailableSpan room) {
     this.track = track;
     this.lettering = lettering;
     this.seat = lettering.seat();
@@ -65,14 +65,14 @@ public final class Seating {
     this.phrase = phrase;
     this.phase = phase;
     this.room = room;
-    this.looks = new LetterLooks(lettering, room.row(), v);
+    this.looks = new LetterStyle(lettering, room.row(), v);
   }
 
   /** The same row with other values; where it is merely moved along, it fills its room alike. */
-  public Seating with(SeatValues other) {
+  public RowLayout with(SeatValues other) {
     return other.movedFrom(v) && (other.time() == v.time() || looks.timeless())
-        ? new Seating(track, lettering, text, other, phrase, phase, room)
-        : new Seating(track, lettering, text, other, phrase, phase);
+        ? new RowLayout(track, lettering, text, other, phrase, phase, room)
+        : new RowLayout(track, lettering, text, other, phrase, phase);
   }
 
   public Track track() {
@@ -335,7 +335,7 @@ public final class Seating {
       lay(shares);
     }
     if (seat.leastGap() > 0 && seat.fit() == Seat.Fit.NATURAL) {
-      double grown = new Neighbours(this, middles, seat.leastGap()).spread();
+      double grown = new GapSolver(this, middles, seat.leastGap()).spread();
       shifted = -grown * anchorShare();
     }
   }

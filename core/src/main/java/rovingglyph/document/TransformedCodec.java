@@ -5,21 +5,21 @@ import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.SvgPath;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.ItemProperties;
-import rovingglyph.scene.Movable;
-import rovingglyph.scene.Placed;
-import rovingglyph.scene.Template;
+import rovingglyph.scene.TracingImage;
+import rovingglyph.scene.Transformed;
 
 /** Drawings, groups and templates from and to JSON. */
-final class PlacedCodec {
-  private PlacedCodec() {}
+final class TransformedCodec {
+  private TransformedCodec() {}
 
   static Drawing readDrawing(Fields f, ItemProperties p) {
     return new Drawing(
-        p, f.list("parts", 500, PlacedCodec::part), values(f, Point.ORIGIN), f.rest());
+        p, f.list("parts", 500, TransformedCodec::part), values(f, Point.ORIGIN), f.rest());
   }
 
   static Group readGroup(Fields f, ItemProperties p) {
@@ -27,9 +27,10 @@ final class PlacedCodec {
     return new Group(p, List.copyOf(f.texts("members", 2000)), centre, values(f, centre), f.rest());
   }
 
-  private static Map<Channel, Movable> values(Fields f, Point centre) {
-    Map<Channel, Movable> out = new LinkedHashMap<>();
-    Placed.CHANNELS.forEach(c -> out.put(c, MovableCodec.read(f, c, Placed.start(c, centre))));
+  private static Map<Channel, AnimatedValue> values(Fields f, Point centre) {
+    Map<Channel, AnimatedValue> out = new LinkedHashMap<>();
+    Transformed.CHANNELS.forEach(
+        c -> out.put(c, AnimatedValueCodec.read(f, c, Transformed.start(c, centre))));
     return out;
   }
 
@@ -42,8 +43,8 @@ final class PlacedCodec {
     return new Drawing.Part(data, f.colour("fill", 0), f.rest());
   }
 
-  static Template readTemplate(Fields f) {
-    return new Template(
+  static TracingImage readTemplate(Fields f) {
+    return new TracingImage(
         f.id("id"),
         f.text("name", 200, "Template"),
         f.id("image"),
@@ -56,7 +57,7 @@ final class PlacedCodec {
         f.rest());
   }
 
-  static String write(Template t) {
+  static String write(TracingImage t) {
     return Writer.object()
         .add("id", t.id())
         .add("name", t.name())
@@ -72,7 +73,7 @@ final class PlacedCodec {
   }
 
   static String write(Writer w, Drawing d) {
-    return values(w.list("parts", d.parts(), PlacedCodec::write), d).rest(d.extras()).text();
+    return values(w.list("parts", d.parts(), TransformedCodec::write), d).rest(d.extras()).text();
   }
 
   static String write(Writer w, Group g) {
@@ -80,8 +81,8 @@ final class PlacedCodec {
     return values(w, g).rest(g.extras()).text();
   }
 
-  private static Writer values(Writer w, Placed p) {
-    Placed.CHANNELS.forEach(c -> w.json(c.field(), MovableCodec.write(p.movable(c), c)));
+  private static Writer values(Writer w, Transformed p) {
+    Transformed.CHANNELS.forEach(c -> w.json(c.field(), AnimatedValueCodec.write(p.movable(c), c)));
     return w;
   }
 

@@ -9,15 +9,15 @@ import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 
 /** Pushes letters along until the outlines of neighbours keep a distance from each other. */
-final class Neighbours {
+final class GapSolver {
   /** Looks per pair; each one brings the distance closer to what is wanted. */
   private static final int LOOKS = 30;
 
-  private final Seating seating;
+  private final RowLayout seating;
   private final double[] middles;
   private final double wanted;
 
-  Neighbours(Seating seating, double[] middles, double wanted) {
+  GapSolver(RowLayout seating, double[] middles, double wanted) {
     this.seating = seating;
     this.middles = middles;
     this.wanted = wanted;

@@ -4,23 +4,23 @@ import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cruise;
 import rovingglyph.scene.Follow;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
-import rovingglyph.scene.Movable;
 import rovingglyph.scene.Stagger;
 import rovingglyph.scene.Sway;
 
-/** Movable values from and to JSON: a number or colour while still, else an object. */
-final class MovableCodec {
+/** AnimatedValue values from and to JSON: a number or colour while still, else an object. */
+final class AnimatedValueCodec {
   /** The latest time of a keyframe, in seconds. */
   static final double LATEST = 3600;
 
-  private MovableCodec() {}
+  private AnimatedValueCodec() {}
 
-  static Movable read(Fields f, Channel channel, double missing) {
+  static AnimatedValue read(Fields f, Channel channel, double missing) {
     return read(f, channel.field(), channel, missing);
   }
 
@@ -29,16 +29,16 @@ final class MovableCodec {
    *
    * @param name of its field
    */
-  static Movable read(Fields f, String name, Channel channel, double missing) {
+  static AnimatedValue read(Fields f, String name, Channel channel, double missing) {
     JsonValue v = f.get(name);
     if (v == null || !v.isObject()) {
-      return new Movable(value(f, name, channel, missing));
+      return new AnimatedValue(value(f, name, channel, missing));
     }
     Fields m = f.object(name);
     List<Keyframe> keyframes =
         new ArrayList<>(m.list("keyframes", 5000, k -> keyframe(k, channel)));
     keyframes.sort(Comparator.comparingDouble(Keyframe::time));
-    return new Movable(
+    return new AnimatedValue(
         value(m, "still", channel, missing),
         List.copyOf(keyframes),
         m.get("cruise") == null ? null : cruise(m.object("cruise"), channel),
@@ -51,7 +51,7 @@ final class MovableCodec {
   private static double value(Fields f, String name, Channel c, double missing) {
     return c.kind() == Channel.Kind.COLOUR
         ? f.colour(name, (int) missing)
-        : f.number(name, c.least(), c.greatest(), missing);
+        : f.number(name, c.min(), c.max(), missing);
   }
 
   /** Keyframes as text, as documents have them. */
@@ -117,14 +117,14 @@ final class MovableCodec {
         f.rest());
   }
 
-  static String write(Movable m, Channel c) {
+  static String write(AnimatedValue m, Channel c) {
     boolean plain = !m.keyed() && !m.moves() && m.stagger() == null;
     if (plain && m.extras().fields().isEmpty()) {
-      return value(c, m.still());
+      return value(c, m.base());
     }
     Writer w =
         Writer.object()
-            .json("still", value(c, m.still()))
+            .json("still", value(c, m.base()))
             .list("keyframes", m.keyframes(), k -> write(k, c));
     if (m.cruise() != null) {
       w.json("cruise", write(m.cruise()));

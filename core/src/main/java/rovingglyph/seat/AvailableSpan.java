@@ -19,7 +19,7 @@ import rovingglyph.setting.SetText;
  * @param extent length of the text as it is set
  * @param curtailed whether more repeats would fit than are made
  */
-record Room(
+record AvailableSpan(
     Ruler ruler,
     double from,
     double length,
@@ -37,10 +37,10 @@ record Room(
     double em(SetText.Row row);
   }
 
-  static Room of(
+  static AvailableSpan of(
       Track track, Lettering l, SetText text, SeatValues v, int phrase, Measure measure) {
     Builder builder = new Builder(track, l, text, v, phrase, measure);
-    Room room = builder.on(v.size());
+    AvailableSpan room = builder.on(v.size());
     // The ruler's height follows the size, which scaling finds on the ruler: it settles at once.
     for (int i = 0; i < 3 && room.size != v.size() && l.seat().evenSpacing(); i++) {
       room = builder.on(room.size);
@@ -52,7 +52,7 @@ record Room(
       Track track, Lettering lettering, SetText text, SeatValues v, int phrase, Measure measure) {
 
     /** With the ruler at the height of type of a size. */
-    Room on(double rulerSize) {
+    AvailableSpan on(double rulerSize) {
       Seat seat = lettering.seat();
       double height = seat.evenSpacing() ? v.baselineShift() + rulerSize * text.xHeight() / 2 : 0;
       Ruler ruler = track.ruler(height);
@@ -81,7 +81,7 @@ record Room(
       return text.row(phrase, (int) Math.min(Math.max(fits, 1), MOST_REPEATS), lap);
     }
 
-    private Room fitted(
+    private AvailableSpan fitted(
         Ruler ruler,
         double from,
         double room,
@@ -94,10 +94,11 @@ record Room(
       boolean can = total > 0 && room > 0;
       boolean tooLong = can && total > room;
       if (can && (seat.fit() == Seat.Fit.SCALE || shrinks(seat, tooLong))) {
-        return new Room(ruler, from, room, row, size * room / total, 1, 0, false, room, fewer);
+        return new AvailableSpan(
+            ruler, from, room, row, size * room / total, 1, 0, false, room, fewer);
       }
       if (can && seat.fit() == Seat.Fit.STRETCH) {
-        return new Room(ruler, from, room, row, size, room / total, 0, false, room, fewer);
+        return new AvailableSpan(ruler, from, room, row, size, room / total, 0, false, room, fewer);
       }
       boolean spread = seat.fit() == Seat.Fit.SPREAD || seat.fit() == Seat.Fit.REPEAT;
       boolean cut = tooLong && seat.overlong() == Seat.Overlong.CUT;
@@ -108,10 +109,10 @@ record Room(
         gaps += lap && !(words && endsInSpace(row)) ? 1 : 0;
         if (gaps > 0) {
           double gap = (room - total) / gaps;
-          return new Room(ruler, from, room, row, size, 1, gap, words, room, fewer);
+          return new AvailableSpan(ruler, from, room, row, size, 1, gap, words, room, fewer);
         }
       }
-      return new Room(ruler, from, room, row, size, 1, 0, false, total, fewer);
+      return new AvailableSpan(ruler, from, room, row, size, 1, 0, false, total, fewer);
     }
 
     private static boolean endsInSpace(SetText.Row row) {

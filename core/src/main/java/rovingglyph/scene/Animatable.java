@@ -3,22 +3,22 @@ package rovingglyph.scene;
 import java.util.Map;
 
 /** Something with values that can move. */
-public interface Mover {
+public interface Animatable {
   String id();
 
   /** Its values, in the order of a sheet. */
-  Map<Channel, Movable> values();
+  Map<Channel, AnimatedValue> values();
 
   /** The value of a channel; null where this has no such value. */
-  default Movable movable(Channel channel) {
+  default AnimatedValue movable(Channel channel) {
     return values().get(channel);
   }
 
   /** Whether any of its values moves. */
   default boolean moves() {
-    return values().values().stream().anyMatch(Movable::moves);
+    return values().values().stream().anyMatch(AnimatedValue::moves);
   }
 
   /** A copy with another value for a channel that it has. */
-  Mover with(Channel channel, Movable value);
+  Animatable with(Channel channel, AnimatedValue value);
 }

@@ -1,0 +1,26 @@
+package rovingglyph.scene;
+
+import java.util.List;
+
+/**
+ * How the letters of a lettering come and go, and the line under them; each null for none.
+ *
+ * @param recipes that wrote motion: at most one that travels and one that shows
+ * @param blur own shutter angle for motion blur in degrees; null for the scene's
+ */
+public record LetterEffects(
+    Reveal reveal, ClockSweep sweep, Trail trail, List<Recipe> recipes, Double blur) {
+  public static final LetterEffects PLAIN = new LetterEffects(null, null, null, List.of(), null);
+
+  public LetterEffects with(Reveal r) {
+    return new LetterEffects(r, sweep, trail, recipes, blur);
+  }
+
+  public LetterEffects with(ClockSweep s) {
+    return new LetterEffects(reveal, s, trail, recipes, blur);
+  }
+
+  public LetterEffects with(List<Recipe> all) {
+    return new LetterEffects(reveal, sweep, trail, List.copyOf(all), blur);
+  }
+}

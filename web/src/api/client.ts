@@ -66,6 +66,32 @@ export interface ExportStatus {
   size: number | null;
 }
 
+/** A number that can be chosen for a file. */
+export interface ExportOption {
+  name: string;
+  label: string;
+  unit: string;
+  min: number;
+  max: number;
+  initial: number;
+  whole: boolean;
+  /** The time of the playhead, unless another is chosen. */
+  playhead: boolean;
+}
+
+/** A kind of file, and what it makes of the scene asked for. */
+export interface ExportFormat {
+  id: string;
+  label: string;
+  noun: string;
+  use: string;
+  extension: string;
+  options: ExportOption[];
+  frames: number;
+  unsupportedReason: string | null;
+  note: string | null;
+}
+
 export interface KeptImage {
   id: string;
   width: number;
@@ -195,7 +221,9 @@ export const api = {
     return out;
   },
   exports: (scene: string) => ask<ExportStatus[]>('GET', `/api/scenes/${scene}/exports`),
-  createExport: (scene: string, format: string, at: number) =>
-    ask<ExportStatus>('POST', `/api/scenes/${scene}/exports`, json({ format, at })),
+  exportFormats: (scene: string) =>
+    ask<ExportFormat[]>('GET', `/api/export-formats?scene=${encodeURIComponent(scene)}`),
+  createExport: (scene: string, format: string, options: Record<string, number>) =>
+    ask<ExportStatus>('POST', `/api/scenes/${scene}/exports`, json({ format, options })),
   removeExport: (id: string) => ask<void>('DELETE', `/api/exports/${id}`),
 };

@@ -1,18 +1,19 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Download, X } from 'lucide-react';
 import { api, type ExportStatus } from '../api/client';
 import { useEditor } from '../state/editor';
 import { useKeeper } from '../state/keeper';
 import { notify } from '../state/notices';
 import { momentWords } from '../shell/moments';
-import { clock, rateLabel } from '../stage/time';
+import { rateLabel } from '../stage/time';
+import { FormatCard } from './FormatCard';
 
 /** The hand-off formats, and the files made so far. */
 export function ExportSheet() {
   const sceneId = useEditor((s) => s.sceneId);
   const doc = useEditor((s) => s.doc);
-  const time = useEditor((s) => s.time);
   const frames = useEditor((s) => s.summary?.frames ?? 0);
+  const opened = useEditor((s) => s.opened);
   const kept = useKeeper((s) => s.state === 'kept');
   const client = useQueryClient();
   const list = useQuery({
@@ -22,8 +23,16 @@ export function ExportSheet() {
     refetchInterval: (q) => (q.state.data?.some(isBusy) ? 400 : 5000),
   });
   const refresh = () => client.invalidateQueries({ queryKey: ['exports', sceneId] });
+  const formats = useQuery({
+    // What each makes of the scene is asked anew for every version that is kept.
+    queryKey: ['export-formats', sceneId, opened],
+    queryFn: () => api.exportFormats(sceneId ?? ''),
+    enabled: sceneId !== null && kept,
+    placeholderData: keepPreviousData,
+  });
   const begin = useMutation({
-    mutationFn: (format: string) => api.createExport(sceneId ?? '', format, time),
+    mutationFn: ({ format, options }: { format: string; options: Record<string, number> }) =>
+      api.createExport(sceneId ?? '', format, options),
     onSuccess: refresh,
     onError: (e) => notify(e.message, 'error'),
   });
@@ -33,27 +42,20 @@ export function ExportSheet() {
   return (
     <>
       <section className="section space-y-2">
-        <Format
-          title="MP4 video"
-          detail={`H.264 for any player or edit. ${doc.width} × ${doc.height}, ${frames} frames at ${rateLabel(doc.rate)} fps${doc.background ? '' : '; the scene has no background, and the video will be on black'}`}
-          action="Make the video"
-          disabled={!kept}
-          onClick={() => begin.mutate('mp4')}
-        />
-        <Format
-          title="PNG still"
-          detail={`The frame at ${clock(doc, time)}${doc.background ? '' : ', transparent'}`}
-          action="Make the still"
-          disabled={!kept}
-          onClick={() => begin.mutate('png')}
-        />
-        <Format
-          title="Animated SVG"
-          detail="For the web: plays by itself, outlines only, no font and no script"
-          action="Make the SVG"
-          disabled={!kept}
-          onClick={() => begin.mutate('svg')}
-        />
+        <p className="text-[12px] text-soft">
+          {doc.width} × {doc.height}, {frames} frames at {rateLabel(doc.rate)} fps
+        </p>
+        {formats.data?.map((f) => (
+          <FormatCard
+            key={f.id}
+            format={f}
+            disabled={!kept}
+            onMake={(options) => begin.mutate({ format: f.id, options })}
+          />
+        ))}
+        {formats.isError && !formats.data && (
+          <p className="text-soft">The server cannot be reached: no file can be made now.</p>
+        )}
         {!kept && (
           <p className="text-[12px] text-soft">One moment: the latest changes are being kept.</p>
         )}
@@ -76,26 +78,6 @@ export function ExportSheet() {
 }
 
 const isBusy = (e: ExportStatus) => e.state === 'waiting' || e.state === 'running';
-
-interface FormatProps {
-  title: string;
-  detail: string;
-  action: string;
-  disabled: boolean;
-  onClick: () => void;
-}
-
-function Format({ title, detail, action, disabled, onClick }: FormatProps) {
-  return (
-    <div className="rounded-lg border border-rule p-2.5">
-      <h2 className="font-semibold">{title}</h2>
-      <p className="mb-2 text-[12px] leading-snug text-soft">{detail}</p>
-      <button type="button" className="btn" disabled={disabled} onClick={onClick}>
-        {action}
-      </button>
-    </div>
-  );
-}
 
 function FileRow({ file, onRemove }: { file: ExportStatus; onRemove: () => void }) {
   const busy = isBusy(file);

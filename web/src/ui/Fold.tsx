@@ -7,16 +7,20 @@ interface Props {
   /** Told beside the title, such as a state. */
   aside?: ReactNode;
   open?: boolean;
+  /** Within a card: smaller, without a line above. */
+  plain?: boolean;
   children: ReactNode;
 }
 
 /** A section of a sheet that folds away. */
-export function Fold({ title, aside, open = false, children }: Props) {
+export function Fold({ title, aside, open = false, plain = false, children }: Props) {
   return (
-    <Disclosure as="section" className="section" defaultOpen={open}>
+    <Disclosure as="section" className={plain ? 'mt-1.5' : 'section'} defaultOpen={open}>
       {({ open: shown }) => (
         <>
-          <DisclosureButton className="flex w-full items-center gap-1 text-left font-semibold">
+          <DisclosureButton
+            className={`flex w-full items-center gap-1 text-left ${plain ? 'text-[12px] font-medium' : 'font-semibold'}`}
+          >
             <ChevronRight
               className={`-ml-1 size-3.5 shrink-0 text-soft ${shown ? 'rotate-90' : ''}`}
             />

@@ -16,6 +16,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -113,6 +116,20 @@ class WorkbenchTest {
     assertThat(((Number) viewer.evaluate("() => document.getAnimations().length")).intValue())
         .isEqualTo(1);
     download(folder, "png");
+    Locator sequence = page.getByLabel("PNG sequence");
+    sequence.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Choices")).click();
+    sequence.getByLabel("Size").fill("50");
+    sequence.getByLabel("First number").fill("101");
+    sequence.getByLabel("First number").press("Enter");
+    w.button("Make the sequence").click();
+    try (ZipFile zip = new ZipFile(download(folder, "zip").toFile())) {
+      assertThat(zip.size()).isEqualTo(25);
+      ZipEntry first = zip.entries().nextElement();
+      assertThat(first.getName()).endsWith("-0101.png");
+      assertThat(ImageIO.read(zip.getInputStream(first)).getWidth()).isEqualTo(160);
+    }
+    w.button("Make the animation").click();
+    assertThat(probe(download(folder, "apng"))).startsWith("apng,320,180,rgb");
   }
 
   private Path download(Path folder, String ending) {

@@ -1,5 +1,6 @@
 package rovingglyph.cli;
 
+import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
 import java.io.IOException;
 import java.io.PrintStream;
@@ -9,15 +10,22 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import rovingglyph.document.DocumentException;
+import rovingglyph.document.Fields;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.formats.ExportFormat;
+import rovingglyph.formats.ExportFormats;
+import rovingglyph.formats.ExportOptions;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Decimal;
 import rovingglyph.proof.Proof;
 import rovingglyph.render.Progress;
-import rovingglyph.render.SceneFiles;
 import rovingglyph.scene.Lettering;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
@@ -31,8 +39,31 @@ public final class CommandLine {
   static final String USAGE =
       """
       Usage:
-        ./roving render SCENE.json OUT.(mp4|svg|png) [--at SECONDS] [--fonts DIR]
-        ./roving layout SCENE.json --at SECONDS [--fonts DIR]""";
+        ./roving render SCENE.json OUT.(%s) [options] [--fonts DIR]
+        ./roving layout SCENE.json --at SECONDS [--fonts DIR]
+      Options of render, by the end of OUT:
+      %s"""
+          .formatted(
+              ExportFormats.ALL.stream()
+                  .map(ExportFormat::extension)
+                  .collect(Collectors.joining("|")),
+              ExportFormats.ALL.stream()
+                  .filter(f -> !f.options().isEmpty())
+                  .map(CommandLine::optionsOf)
+                  .collect(Collectors.joining("\n")));
+
+  private static String optionsOf(ExportFormat f) {
+    return f.options().stream()
+        .map(
+            o ->
+                " [--%s %s to %s%s]"
+                    .formatted(
+                        o.name(),
+                        Decimal.text(o.min(), 3),
+                        Decimal.text(o.max(), 3),
+                        o.unit().isEmpty() ? "" : " " + o.unit()))
+        .collect(Collectors.joining("", "  ." + f.extension(), ""));
+  }
 
   /** Bad use or bad input, told to the user as it is. */
   private static final class Refused extends RuntimeException {
@@ -44,7 +75,7 @@ public final class CommandLine {
   private final PrintStream out;
   private final PrintStream err;
   private final List<String> words = new ArrayList<>();
-  private Double at;
+  private final Map<String, String> options = new LinkedHashMap<>();
   private Path fonts;
 
   private CommandLine(PrintStream out, PrintStream err) {
@@ -105,24 +136,56 @@ public final class CommandLine {
         throw new Refused(args[i] + " needs a value\n" + USAGE);
       }
       String value = args[++i];
-      switch (args[i - 1]) {
-        case "--at" -> at = seconds(value);
-        case "--fonts" -> fonts = Path.of(value);
-        default -> throw new Refused("There is no option " + args[i - 1] + "\n" + USAGE);
+      if (args[i - 1].equals("--fonts")) {
+        fonts = Path.of(value);
+      } else {
+        options.put(args[i - 1].substring(2), value);
       }
     }
   }
 
-  private static double seconds(String value) {
+  /** What was chosen for a file of this format. */
+  private ExportOptions options(ExportFormat format) {
+    JsonObject given = new JsonObject();
+    for (Map.Entry<String, String> o : options.entrySet()) {
+      if (format.options().stream().noneMatch(known -> known.name().equals(o.getKey()))) {
+        throw new Refused(
+            "There is no option --" + o.getKey() + " of ." + format.extension() + "\n" + USAGE);
+      }
+      try {
+        given.add(o.getKey(), Json.value(Double.parseDouble(o.getValue())));
+      } catch (IllegalArgumentException e) {
+        // What is no number, or none that there can be, is told with those that are out of range.
+        given.add(o.getKey(), o.getValue());
+      }
+    }
+    Fields f = Fields.of(given);
+    ExportOptions out = ExportOptions.read(format, f);
+    try {
+      f.check();
+    } catch (DocumentException e) {
+      throw new Refused(
+          e.problems().stream()
+              .map(
+                  p ->
+                      p.path().replace("$.", "--") + " " + p.reason() + "; it takes " + p.allowed())
+              .collect(Collectors.joining("\n")));
+    }
+    return out;
+  }
+
+  private double seconds() {
+    String value = options.getOrDefault("at", "");
     try {
       double d = Double.parseDouble(value);
-      if (d >= 0 && d <= 3600) {
+      if (d >= 0 && d <= 3600 && options.size() == 1) {
         return d;
       }
     } catch (NumberFormatException e) {
       // Told below, in the same words as a number out of range.
     }
-    throw new Refused("--at takes seconds from 0 to 3600, not \"" + value + "\"");
+    throw new Refused(
+        "layout takes --at SECONDS, from 0 to 3600, and not " + options + "\n" + USAGE);
   }
 
   private PreparedScene prepare(Path file) throws IOException {
@@ -137,27 +200,31 @@ public final class CommandLine {
 
   private void render(Path file, Path target) throws IOException {
     String name = target.getFileName().toString();
-    SceneFiles.Format format = SceneFiles.Format.of(name.substring(name.lastIndexOf('.') + 1));
+    ExportFormat format = ExportFormats.ofFile(name);
     if (format == null) {
-      throw new Refused("The file to write must end in .mp4, .svg or .png, not " + name);
+      throw new Refused("The file to write must end in " + ends() + ", not " + name);
     }
+    ExportOptions chosen = options(format);
     PreparedScene scene = prepare(file);
-    String obstacle = SceneFiles.unsupportedReason(scene.scene(), format);
-    if (obstacle != null) {
-      throw new Refused(obstacle);
+    String reason = ExportFormats.unsupportedReason(format, scene.scene(), chosen);
+    if (reason != null) {
+      throw new Refused(reason);
     }
-    SceneFiles.write(scene, format, at == null ? 0 : at, target, new Progress());
-    String note = SceneFiles.note(scene.scene(), format);
+    format.write(scene, chosen, target, new Progress());
+    String note = format.note(scene.scene());
     if (note != null) {
       err.println("Note: " + note);
     }
     Proof.of(scene).forEach(f -> err.println("Proof: " + f.message()));
   }
 
+  private static String ends() {
+    List<String> all = ExportFormats.ALL.stream().map(f -> "." + f.extension()).toList();
+    return String.join(", ", all.subList(0, all.size() - 1)) + " or " + all.get(all.size() - 1);
+  }
+
   private void layout(Path file) throws IOException {
-    if (at == null) {
-      throw new Refused("layout needs --at SECONDS\n" + USAGE);
-    }
+    double at = seconds();
     PreparedScene scene = prepare(file);
     for (PreparedLettering l : scene.letterings().values()) {
       for (RowLayout row : l.rows(l.values(at))) {

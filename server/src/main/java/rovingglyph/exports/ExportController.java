@@ -1,16 +1,19 @@
 package rovingglyph.exports;
 
 import io.swagger.v3.oas.annotations.Operation;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,8 +23,11 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import rovingglyph.document.Fields;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.formats.ExportFormat;
+import rovingglyph.formats.ExportFormats;
+import rovingglyph.formats.ExportOptions;
+import rovingglyph.formats.FileNames;
 import rovingglyph.projects.SceneStore;
-import rovingglyph.render.SceneFiles;
 import rovingglyph.scene.Scene;
 import rovingglyph.server.Holds;
 import rovingglyph.server.JsonBody;
@@ -30,7 +36,8 @@ import rovingglyph.server.RefusedException;
 /** Exports over HTTP. */
 @RestController
 class ExportController {
-  record NewExport(String format, Double at) {}
+  /** Without {@code options} its other fields are read as these. */
+  record NewExport(String format, Map<String, Double> options, Double at) {}
 
   /** What a client sees; {@code secondsLeft} is null while nothing can be said. */
   record Status(
@@ -57,34 +64,37 @@ class ExportController {
   }
 
   @Operation(
-      summary = "Begins an export of the scene as it is kept now: mp4, png (at seconds) or svg")
+      summary =
+          "Begins an export of the scene as it is kept now, in one of the formats of"
+              + " /api/export-formats")
   @PostMapping("/api/scenes/{sceneId}/exports")
   @ResponseStatus(HttpStatus.ACCEPTED)
   Status create(@PathVariable UUID sceneId, @Holds(NewExport.class) @RequestBody JsonBody body) {
     Fields f = body.fields();
     String asked = f.text("format", 80, "");
-    double at = f.number("at", 0, 3600, 0);
     f.check();
-    SceneFiles.Format format = SceneFiles.Format.of(asked);
+    ExportFormat format = ExportFormats.of(asked.toLowerCase(Locale.ROOT));
     if (format == null) {
-      throw RefusedException.bad("format: one of mp4, png, svg");
+      throw RefusedException.bad("format: one of " + FormatController.ids());
     }
+    ExportOptions options =
+        ExportOptions.read(format, f.get("options") == null ? f : f.object("options"));
+    f.check();
     String document = scenes.get(sceneId).document();
     Scene scene = SceneCodec.read(document);
-    String obstacle = SceneFiles.unsupportedReason(scene, format);
-    if (obstacle != null) {
-      throw RefusedException.bad(obstacle);
+    String reason = ExportFormats.unsupportedReason(format, scene, options);
+    if (reason != null) {
+      throw RefusedException.bad(reason);
     }
-    int frames = format == SceneFiles.Format.MP4 ? scene.frameCount() : 1;
     UUID id =
         exports.create(
             sceneId,
             scene.name(),
-            format.ending(),
-            at,
+            format.id(),
+            options.text(),
             document,
-            frames,
-            SceneFiles.note(scene, format));
+            format.frames(scene),
+            format.note(scene));
     jobs.enqueue(id);
     return status(exports.get(id));
   }
@@ -110,20 +120,23 @@ class ExportController {
 
   @Operation(summary = "The finished file")
   @GetMapping("/api/exports/{id}/file")
-  ResponseEntity<byte[]> file(@PathVariable UUID id) {
+  void file(@PathVariable UUID id, HttpServletResponse response) throws IOException {
     ExportStore.Export e = exports.get(id);
-    SceneFiles.Format format = SceneFiles.Format.of(e.format());
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType(format.mediaType()))
-        .header(
-            "Content-Disposition",
-            ContentDisposition.attachment()
-                .filename(fileName(e), java.nio.charset.StandardCharsets.UTF_8)
-                .build()
-                .toString())
-        // An SVG opened from here is shown, but nothing in it could ever run.
-        .header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'")
-        .body(exports.file(id));
+    ExportFormat format = ExportFormats.of(e.format());
+    if (e.size() == null || format == null) {
+      throw RefusedException.notFound("file");
+    }
+    response.setContentType(format.mediaType());
+    response.setContentLengthLong(e.size());
+    response.setHeader(
+        "Content-Disposition",
+        ContentDisposition.attachment()
+            .filename(fileName(e), StandardCharsets.UTF_8)
+            .build()
+            .toString());
+    // An SVG opened from here is shown, but nothing in it could ever run.
+    response.setHeader("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'");
+    exports.write(id, response.getOutputStream());
   }
 
   private static Status status(ExportStore.Export e) {
@@ -137,7 +150,7 @@ class ExportController {
         e.sceneId(),
         fileName(e),
         e.format(),
-        e.state().toLowerCase(java.util.Locale.ROOT),
+        e.state().toLowerCase(Locale.ROOT),
         e.framesDone(),
         e.framesTotal(),
         left,
@@ -147,12 +160,13 @@ class ExportController {
   }
 
   private static String fileName(ExportStore.Export e) {
-    String plain = e.sceneName().replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
+    ExportFormat format = ExportFormats.of(e.format());
     String when =
         DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss")
             .withZone(ZoneId.systemDefault())
             .format(e.askedAt());
     String twin = e.twins() == 0 ? "" : "-" + (e.twins() + 1);
-    return (plain.isEmpty() ? "scene" : plain) + "-" + when + twin + "." + e.format();
+    String end = format == null ? e.format() : format.extension();
+    return FileNames.plain(e.sceneName()) + "-" + when + twin + "." + end;
   }
 }

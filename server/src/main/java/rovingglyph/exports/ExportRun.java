@@ -1,17 +1,19 @@
 package rovingglyph.exports;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.formats.ExportFormat;
+import rovingglyph.formats.ExportFormats;
+import rovingglyph.formats.ExportOptions;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Progress;
-import rovingglyph.render.SceneFiles;
-import rovingglyph.render.VideoWriter;
 import rovingglyph.shaping.Shaper;
 
 /**
@@ -78,7 +80,7 @@ final class ExportRun {
     } finally {
       end(worker);
     }
-    if (failure != null && !(failure instanceof VideoWriter.Cancelled)) {
+    if (failure != null && !(failure instanceof Progress.Cancelled)) {
       throw new Failed(reason(failure), failure);
     }
   }
@@ -116,12 +118,17 @@ final class ExportRun {
 
   private void write() throws IOException {
     ExportStore.Export export = exports.get(id);
-    SceneFiles.Format format = SceneFiles.Format.of(export.format());
+    ExportFormat format = ExportFormats.of(export.format());
+    if (format == null) {
+      throw new IOException("This server does not know the format \"" + export.format() + "\"");
+    }
     PreparedScene scene = Preparation.prepare(SceneCodec.read(exports.document(id)), shaper);
-    Path file = Files.createTempFile("roving-export", "." + format.ending());
+    Path file = Files.createTempFile("roving-export", "." + format.extension());
     try {
-      SceneFiles.write(scene, format, export.atSeconds(), file, progress);
-      exports.finish(id, Files.readAllBytes(file));
+      format.write(scene, ExportOptions.parse(format, export.options()), file, progress);
+      try (InputStream in = Files.newInputStream(file)) {
+        exports.finish(id, in);
+      }
     } finally {
       Files.deleteIfExists(file);
     }

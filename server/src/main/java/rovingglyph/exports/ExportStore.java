@@ -1,5 +1,8 @@
 package rovingglyph.exports;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -28,7 +31,7 @@ class ExportStore {
       UUID sceneId,
       String sceneName,
       String format,
-      double atSeconds,
+      String options,
       String state,
       int framesDone,
       int framesTotal,
@@ -41,14 +44,17 @@ class ExportStore {
 
   private static final String COLUMNS =
       """
-      select id, scene_id, scene_name, format, at_seconds, state,
+      select id, scene_id, scene_name, format, options, state,
         frames_done, frames_total, asked_at, started_at, ended_at, message,
-        octet_length(file)::bigint as size,
+        size,
         (select count(*)::int from export o where o.scene_id = export.scene_id
           and o.format = export.format
           and date_trunc('second', o.asked_at) = date_trunc('second', export.asked_at)
           and (o.asked_at, o.id) < (export.asked_at, export.id)) as twins
       from export\s""";
+
+  /** Bytes of a file that are in memory at one time. */
+  private static final int PIECE = 1 << 20;
 
   private final JdbcClient jdbc;
 
@@ -60,7 +66,7 @@ class ExportStore {
       UUID sceneId,
       String sceneName,
       String format,
-      double at,
+      String options,
       String document,
       int frames,
       String note) {
@@ -68,9 +74,10 @@ class ExportStore {
     jdbc.sql(
             """
             insert into export
-              (id, scene_id, scene_name, format, at_seconds, document, state, frames_total, message)
-            values (?, ?, ?, ?, ?, ?::json, ?, ?, ?)""")
-        .params(id, sceneId, sceneName, format, at, document, State.WAITING.name(), frames, note)
+              (id, scene_id, scene_name, format, options, document, state, frames_total, message)
+            values (?, ?, ?, ?, ?::json, ?::json, ?, ?, ?)""")
+        .params(
+            id, sceneId, sceneName, format, options, document, State.WAITING.name(), frames, note)
         .update();
     return id;
   }
@@ -141,13 +148,32 @@ class ExportStore {
         == 1;
   }
 
-  void finish(UUID id, byte[] file) {
-    jdbc.sql(
-            """
-            update export set state = 'DONE', ended_at = now(), file = ?,
-              frames_done = frames_total where id = ? and state = 'RUNNING'""")
-        .params(file, id)
-        .update();
+  /**
+   * Keeps the finished file, piece by piece; whatever a try before left of one is gone.
+   *
+   * @param file read to its end, and not closed
+   */
+  void finish(UUID id, InputStream file) throws IOException {
+    jdbc.sql("delete from export_piece where export_id = ?").param(id).update();
+    long size = 0;
+    byte[] piece = file.readNBytes(PIECE);
+    for (int n = 0; piece.length > 0; n++) {
+      jdbc.sql("insert into export_piece (export_id, number, bytes) values (?, ?, ?)")
+          .params(id, n, piece)
+          .update();
+      size += piece.length;
+      piece = file.readNBytes(PIECE);
+    }
+    int done =
+        jdbc.sql(
+                """
+                update export set state = 'DONE', ended_at = now(), size = ?,
+                  frames_done = frames_total where id = ? and state = 'RUNNING'""")
+            .params(size, id)
+            .update();
+    if (done == 0) {
+      jdbc.sql("delete from export_piece where export_id = ?").param(id).update();
+    }
   }
 
   void fail(UUID id, String message) {
@@ -172,11 +198,18 @@ class ExportStore {
     }
   }
 
-  byte[] file(UUID id) {
-    return jdbc.sql("select file from export where id = ? and state = 'DONE'")
-        .param(id)
-        .query(byte[].class)
-        .optional()
-        .orElseThrow(() -> RefusedException.notFound("file"));
+  /** Gives a finished file out, piece by piece. */
+  void write(UUID id, OutputStream out) throws IOException {
+    for (int n = 0; ; n++) {
+      Optional<byte[]> piece =
+          jdbc.sql("select bytes from export_piece where export_id = ? and number = ?")
+              .params(id, n)
+              .query(byte[].class)
+              .optional();
+      if (piece.isEmpty()) {
+        return;
+      }
+      out.write(piece.get());
+    }
   }
 }

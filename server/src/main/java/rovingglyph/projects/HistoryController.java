@@ -1,14 +1,11 @@
 package rovingglyph.projects;
 
 import io.swagger.v3.oas.annotations.Operation;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.Semaphore;
-import javax.imageio.ImageIO;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -25,6 +22,7 @@ import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.FramePainter;
+import rovingglyph.render.PngImages;
 import rovingglyph.scene.Scene;
 import rovingglyph.server.Holds;
 import rovingglyph.server.JsonBody;
@@ -93,9 +91,6 @@ class HistoryController {
     PreparedScene prepared = Preparation.prepare(scene, shaper);
     double scale = Math.min(1, LARGEST / Math.max(scene.width(), scene.height()));
     double time = scene.rate().timeOf((int) (scene.frameCount() / 3));
-    BufferedImage image = new FramePainter(prepared, scale).image(time);
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    ImageIO.write(image, "png", out);
-    return out.toByteArray();
+    return PngImages.bytes(new FramePainter(prepared, scale).image(time));
   }
 }

@@ -41,9 +41,14 @@ public final class FramePainter {
   public FramePainter(PreparedScene scene, double scale) {
     this.scene = scene;
     this.scale = scale;
-    this.width = (int) Math.max(1, Math.round(scene.scene().width() * scale));
-    this.height = (int) Math.max(1, Math.round(scene.scene().height() * scale));
+    this.width = scaled(scene.scene().width(), scale);
+    this.height = scaled(scene.scene().height(), scale);
     scene.outlines().forEach(o -> shapes.add(shape(o)));
+  }
+
+  /** What a length of the frame is in an image of another size: whole px, at least one. */
+  static int scaled(int length, double scale) {
+    return (int) Math.max(1, Math.round(length * scale));
   }
 
   /** A new image of the frame at a time; without a background it is transparent. */

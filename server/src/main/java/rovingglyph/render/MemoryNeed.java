@@ -10,22 +10,26 @@ public final class MemoryNeed {
   /** What the server itself and the scene's outlines take. */
   private static final long OTHERS = 160L << 20;
 
-  /** Images that are painted ahead of a video's encoder at most, and at least. */
+  /** Images that are painted ahead of a video's encoder at most. */
   private static final int MOST_AHEAD = 4;
-
-  private static final int LEAST_AHEAD = 2;
 
   private MemoryNeed() {}
 
   /** Images that the memory allows to be painted ahead, 2 to 4. */
-  static int ahead(Scene scene) {
-    long spare = available() - bytes(scene, SceneFiles.Format.MP4);
-    return (int) Math.min(MOST_AHEAD, LEAST_AHEAD + Math.max(0, spare / image(scene)));
+  static int ahead(Scene scene, double scale) {
+    int least = VideoWriter.LEAST_AHEAD;
+    long spare = available() - bytes(scene, scale, least);
+    return (int) Math.min(MOST_AHEAD, least + Math.max(0, spare / image(scene, scale)));
   }
 
-  /** Null if there is memory enough, else what is in the way and what to do. */
-  public static String unsupportedReason(Scene scene, SceneFiles.Format format) {
-    long need = bytes(scene, format);
+  /**
+   * Null if there is memory enough, else what is in the way and what to do.
+   *
+   * @param scale of the images by the frame
+   * @param images under way at one time; 0 where none is painted
+   */
+  public static String unsupportedReason(Scene scene, double scale, int images) {
+    long need = bytes(scene, scale, images);
     if (need <= available()) {
       return null;
     }
@@ -41,19 +45,18 @@ public final class MemoryNeed {
     return Math.max(0, Runtime.getRuntime().maxMemory() - OTHERS);
   }
 
-  private static long image(Scene scene) {
-    return 4L * scene.width() * scene.height();
+  private static long image(Scene scene, double scale) {
+    return (long) Math.ceil(4L * scene.width() * scene.height() * scale * scale);
   }
 
   /** The most bytes at one time: images under way, one for each faded group round another, sums. */
-  static long bytes(Scene scene, SceneFiles.Format format) {
-    if (format == SceneFiles.Format.SVG) {
+  static long bytes(Scene scene, double scale, int images) {
+    if (images == 0) {
       return 0;
     }
-    int images = format == SceneFiles.Format.MP4 ? LEAST_AHEAD : 1;
     int layers = scene.stack().stream().mapToInt(id -> layers(scene, id)).max().orElse(0);
     int sums = scene.blur().angle() > 0 ? 4 : 0;
-    return (images + layers + sums) * image(scene);
+    return (images + layers + sums) * image(scene, scale);
   }
 
   private static int layers(Scene scene, String id) {

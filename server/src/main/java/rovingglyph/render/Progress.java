@@ -7,6 +7,9 @@ import java.util.function.IntPredicate;
  * that was named to it ends with it, even one that hangs.
  */
 public final class Progress {
+  /** What ends the making of a file that nobody wants any more. */
+  public static final class Cancelled extends RuntimeException {}
+
   private final IntPredicate progress;
   private volatile long movedAt = System.nanoTime();
   private volatile int frames;
@@ -27,9 +30,9 @@ public final class Progress {
   /**
    * Says that so many frames are done.
    *
-   * @throws VideoWriter.Cancelled if nobody wants them any more
+   * @throws Cancelled if nobody wants them any more
    */
-  void done(int count) {
+  public void done(int count) {
     frames = count;
     movedAt = System.nanoTime();
     if (!progress.test(count)) {
@@ -41,17 +44,17 @@ public final class Progress {
   /**
    * To be called now and then in long work.
    *
-   * @throws VideoWriter.Cancelled if nobody wants it any more
+   * @throws Cancelled if nobody wants it any more
    */
   static void checkThread() {
     if (Thread.currentThread().isInterrupted()) {
-      throw new VideoWriter.Cancelled();
+      throw new Cancelled();
     }
   }
 
   private void check() {
     if (cancelled) {
-      throw new VideoWriter.Cancelled();
+      throw new Cancelled();
     }
     checkThread();
   }

@@ -8,6 +8,7 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
@@ -18,12 +19,12 @@ import rovingglyph.scene.FrameRate;
 import rovingglyph.scene.Scene;
 
 /**
- * Encodes a scene as MP4 (H.264, yuv420p, BT.709) with ffmpeg as a child process: frames go over a
- * pipe, the next ones are painted while it encodes.
+ * Encodes a scene with ffmpeg as a child process: frames go over a pipe, the next ones are painted
+ * while it encodes.
  */
 public final class VideoWriter {
-  /** What ended a video before its last frame. */
-  public static final class Cancelled extends RuntimeException {}
+  /** Images that are painted ahead of the encoder at least. */
+  public static final int LEAST_AHEAD = 2;
 
   /** Rows of pixels that are handed over at once. */
   private static final int ROWS = 64;
@@ -49,51 +50,62 @@ public final class VideoWriter {
         + " in the scene's settings, or export a PNG or SVG.";
   }
 
-  /** What ffmpeg is told about frames of BGR0 bytes on an input, and the file to write. */
+  /** The whole command for MP4 (H.264, yuv420p, BT.709) from BGR0 bytes on an input. */
   public static List<String> command(Scene scene, String input, Path out) {
-    FrameRate r = scene.rate();
     String matrix = "scale=in_range=pc:out_range=tv:out_color_matrix=bt709:flags=accurate_rnd";
-    return List.of(
-        "ffmpeg",
-        "-hide_banner",
-        "-loglevel",
-        "error",
-        "-nostdin",
-        "-y",
-        "-protocol_whitelist",
-        "file,pipe",
-        "-f",
-        "rawvideo",
-        "-pix_fmt",
-        "bgr0",
-        "-s",
-        scene.width() + "x" + scene.height(),
-        "-r",
-        r.numerator() + "/" + r.denominator(),
-        "-i",
-        input,
-        "-an",
-        "-vf",
-        matrix,
-        "-c:v",
-        "libx264",
-        "-preset",
-        "medium",
-        "-crf",
-        "16",
-        "-pix_fmt",
-        "yuv420p",
-        "-colorspace",
-        "bt709",
-        "-color_primaries",
-        "bt709",
-        "-color_trc",
-        "bt709",
-        "-movflags",
-        "+faststart",
-        "-f",
-        "mp4",
-        out.toString());
+    List<String> encoder =
+        List.of(
+            "-vf",
+            matrix,
+            "-c:v",
+            "libx264",
+            "-preset",
+            "medium",
+            "-crf",
+            "16",
+            "-pix_fmt",
+            "yuv420p",
+            "-colorspace",
+            "bt709",
+            "-color_primaries",
+            "bt709",
+            "-color_trc",
+            "bt709",
+            "-movflags",
+            "+faststart",
+            "-f",
+            "mp4");
+    String size = scene.width() + "x" + scene.height();
+    return command(scene.rate(), "bgr0", size, input, encoder, out);
+  }
+
+  private static List<String> command(
+      FrameRate rate, String pixels, String size, String input, List<String> encoder, Path out) {
+    List<String> all =
+        new ArrayList<>(
+            List.of(
+                "ffmpeg",
+                "-hide_banner",
+                "-loglevel",
+                "error",
+                "-nostdin",
+                "-y",
+                "-protocol_whitelist",
+                "file,pipe",
+                "-f",
+                "rawvideo",
+                "-pix_fmt",
+                pixels,
+                "-s",
+                size,
+                "-r",
+                rate.numerator() + "/" + rate.denominator(),
+                "-i",
+                input,
+                "-an"));
+    all.addAll(encoder);
+    all.add(out.toString());
+    return all;
   }
 
   /** {@link #write(PreparedScene, Path, Progress)} with what it is to tell. */
@@ -106,22 +118,61 @@ public final class VideoWriter {
    * Writes the video.
    *
    * @param progress told the number of frames handed over
-   * @throws Cancelled if cancelled; the file is gone then
+   * @throws Progress.Cancelled if cancelled; the file is gone then
    * @throws IOException if ffmpeg fails, with what happened and what to do
    */
   public static void write(PreparedScene scene, Path out, Progress progress) throws IOException {
+    List<String> command = command(scene.scene(), "pipe:0", out);
+    run(command, new Painting(scene, 1, BufferedImage.TYPE_INT_RGB), out, progress);
+  }
+
+  /**
+   * The same with transparency and in another size, as an encoder of ffmpeg's makes it.
+   *
+   * @param scale of the images by the frame
+   * @param encoder what ffmpeg is told of the file to write
+   */
+  public static void writeWithAlpha(
+      PreparedScene scene, double scale, List<String> encoder, Path out, Progress progress)
+      throws IOException {
+    Painting painting = new Painting(scene, scale, BufferedImage.TYPE_INT_ARGB);
+    String size = painting.width() + "x" + painting.height();
+    run(
+        command(scene.scene().rate(), "bgra", size, "pipe:0", encoder, out),
+        painting,
+        out,
+        progress);
+  }
+
+  /** What is painted, in which size, and into which type of {@link BufferedImage}. */
+  private record Painting(PreparedScene prepared, double scale, int type) {
+    Scene scene() {
+      return prepared.scene();
+    }
+
+    int width() {
+      return FramePainter.scaled(scene().width(), scale);
+    }
+
+    int height() {
+      return FramePainter.scaled(scene().height(), scale);
+    }
+  }
+
+  private static void run(List<String> command, Painting painting, Path out, Progress progress)
+      throws IOException {
     Path log = Files.createTempFile("roving-ffmpeg", ".log");
     Process ffmpeg = null;
     boolean done = false;
     try {
       ffmpeg =
-          new ProcessBuilder(command(scene.scene(), "pipe:0", out))
+          new ProcessBuilder(command)
               .redirectError(log.toFile())
               .redirectOutput(ProcessBuilder.Redirect.DISCARD)
               .start();
       progress.child(ffmpeg);
       try (OutputStream pipe = ffmpeg.getOutputStream()) {
-        feed(scene, pipe, progress);
+        feed(painting, pipe, progress);
       } catch (IOException e) {
         throw failed(progress, ffmpeg, log, out, e);
       }
@@ -131,7 +182,7 @@ public final class VideoWriter {
       done = true;
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
-      throw new Cancelled();
+      throw new Progress.Cancelled();
     } finally {
       if (ffmpeg != null) {
         ffmpeg.destroyForcibly();
@@ -147,7 +198,7 @@ public final class VideoWriter {
   private static IOException failed(
       Progress progress, Process ffmpeg, Path log, Path out, IOException cause) throws IOException {
     if (progress.isCancelled()) {
-      throw new Cancelled();
+      throw new Progress.Cancelled();
     }
     try {
       ffmpeg.waitFor(2, TimeUnit.SECONDS);
@@ -160,7 +211,7 @@ public final class VideoWriter {
 
   private static String reason(Process ffmpeg, String said, Path out) throws IOException {
     if (said.contains("No space left") || freeBytes(out) < LEAST_FREE) {
-      return "The disk is full: there is no room left for the video in "
+      return "The disk is full: there is no room left for the file in "
           + out.toAbsolutePath().getParent()
           + ". Make room and export again.";
     }
@@ -168,7 +219,7 @@ public final class VideoWriter {
       return "ffmpeg failed: " + said.substring(0, Math.min(said.length(), 2000));
     }
     if (ffmpeg.isAlive()) {
-      return "ffmpeg did not finish the video in time. Export again.";
+      return "ffmpeg did not finish the file in time. Export again.";
     }
     int exit = ffmpeg.exitValue();
     return exit > 128
@@ -188,18 +239,18 @@ public final class VideoWriter {
    * One thread paints ahead into a few images; this one writes them, so that neither waits.
    * Whatever fails there, fails here.
    */
-  private static void feed(PreparedScene scene, OutputStream pipe, Progress progress)
+  private static void feed(Painting painting, OutputStream pipe, Progress progress)
       throws IOException, InterruptedException {
-    int frames = scene.scene().frameCount();
-    int ahead = MemoryNeed.ahead(scene.scene());
+    int frames = painting.scene().frameCount();
+    int ahead = MemoryNeed.ahead(painting.scene(), painting.scale());
     BlockingQueue<BufferedImage> free = new ArrayBlockingQueue<>(ahead);
     BlockingQueue<Object> painted = new ArrayBlockingQueue<>(ahead + 1);
-    Thread thread = new Thread(() -> paint(scene, ahead, free, painted), "frame painter");
+    Thread thread = new Thread(() -> paint(painting, ahead, free, painted), "frame painter");
     thread.setDaemon(true);
     thread.start();
     try {
       ByteBuffer bytes =
-          ByteBuffer.allocate(scene.scene().width() * 4 * ROWS).order(ByteOrder.LITTLE_ENDIAN);
+          ByteBuffer.allocate(painting.width() * 4 * ROWS).order(ByteOrder.LITTLE_ENDIAN);
       for (int f = 0; f < frames; f++) {
         progress.done(f);
         BufferedImage image = image(painted.take());
@@ -213,20 +264,18 @@ public final class VideoWriter {
   }
 
   private static void paint(
-      PreparedScene scene,
+      Painting painting,
       int ahead,
       BlockingQueue<BufferedImage> free,
       BlockingQueue<Object> painted) {
     try {
-      int width = scene.scene().width();
-      int height = scene.scene().height();
+      FramePainter painter = new FramePainter(painting.prepared(), painting.scale());
       for (int i = 0; i < ahead; i++) {
-        free.add(new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB));
+        free.add(new BufferedImage(painting.width(), painting.height(), painting.type()));
       }
-      FramePainter painter = new FramePainter(scene);
-      for (int f = 0; f < scene.scene().frameCount(); f++) {
+      for (int f = 0; f < painting.scene().frameCount(); f++) {
         BufferedImage image = free.take();
-        painter.paint(image, scene.scene().rate().timeOf(f));
+        painter.paint(image, painting.scene().rate().timeOf(f));
         painted.put(image);
       }
     } catch (InterruptedException e) {

@@ -130,7 +130,14 @@ class CommandLineTest {
     assertThat(run()).isEqualTo(2);
     assertThat(err).contains("Usage");
     assertThat(run("render", KITE, "out.gif")).isEqualTo(2);
-    assertThat(err).contains(".mp4, .svg or .png");
+    assertThat(err).contains(".mp4, .png, .zip, .apng or .svg");
+    assertThat(run("render", KITE, "out.png", "--loops", "2")).isEqualTo(2);
+    assertThat(err).contains("no option --loops of .png");
+    assertThat(run("render", KITE, "out.png", "--size", "4")).isEqualTo(2);
+    assertThat(err).contains("--size is 4, out of range; it takes 5 to 200");
+    assertThat(run("render", KITE, "out.zip", "--first", "noon")).isEqualTo(2);
+    assertThat(err).contains("--first is not a number");
+    assertThat(run("render", KITE, "out.apng", "--loops", "NaN")).isEqualTo(2);
     assertThat(run("layout", KITE)).isEqualTo(2);
     assertThat(run("layout", KITE, "--at", "soon")).isEqualTo(2);
     assertThat(err).contains("soon");

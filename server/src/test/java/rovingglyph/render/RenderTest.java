@@ -12,7 +12,6 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
@@ -101,7 +100,7 @@ class RenderTest {
   void aCancelledVideoLeavesNoFile() {
     Path out = folder.resolve("v.mp4");
     assertThatThrownBy(() -> VideoWriter.write(scene(square("#FF8000", "")), out, n -> n < 10))
-        .isInstanceOf(VideoWriter.Cancelled.class);
+        .isInstanceOf(Progress.Cancelled.class);
     assertThat(out).doesNotExist();
   }
 
@@ -111,14 +110,6 @@ class RenderTest {
     assertThatThrownBy(() -> VideoWriter.write(scene(square("#FF8000", "")), nowhere, n -> true))
         .isInstanceOf(IOException.class)
         .hasMessageContaining("No such file");
-  }
-
-  @ParameterizedTest
-  @CsvSource({"mp4,MP4", "PNG,PNG", "Svg,SVG"})
-  void formatsAreFoundByTheirEnding(String ending, SceneFiles.Format format) {
-    assertThat(SceneFiles.Format.of(ending)).isEqualTo(format);
-    assertThat(SceneFiles.Format.of(ending + "x")).isNull();
-    assertThat(format.mediaType()).contains("/");
   }
 
   @ParameterizedTest

@@ -141,7 +141,7 @@ class ApiTest {
           "{broken",
           "null",
           "[]",
-          before.replace("\"version\":1", "\"version\":7"),
+          before.replace("\"version\":2", "\"version\":7"),
           before.replace("First scene", "nul \\u0000"),
           before.replace("First scene", "half \\ud83d"),
           before.replace("{", "{\"free\":\"\\u0000\",")
@@ -199,7 +199,7 @@ class ApiTest {
             .replace("1080", "90")
             .replace("\"length\":6", "\"length\":0.4");
     save(scene, 1, small);
-    for (String format : new String[] {"mp4", "png", "svg"}) {
+    for (String format : new String[] {"mp4", "png", "svg", "png-sequence", "apng"}) {
       JsonObject done = await(export(scene, format), "done");
       byte[] file =
           server.send("GET", "/api/exports/" + done.getString("id", "") + "/file", null).body();

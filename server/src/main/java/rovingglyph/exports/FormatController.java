@@ -1,0 +1,71 @@
+package rovingglyph.exports;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.formats.ExportFormat;
+import rovingglyph.formats.ExportFormats;
+import rovingglyph.formats.ExportOption;
+import rovingglyph.formats.ExportOptions;
+import rovingglyph.projects.SceneStore;
+import rovingglyph.scene.Scene;
+
+/** The formats that scenes can be handed off as. */
+@RestController
+class FormatController {
+  /**
+   * A format, and what it makes of one scene.
+   *
+   * @param frames that are painted for the scene; 0 where no scene was asked for
+   * @param unsupportedReason null if the scene can be written so
+   * @param note what the file will not be as on the stage; null if there is nothing
+   */
+  record Format(
+      String id,
+      String label,
+      String noun,
+      String use,
+      String extension,
+      String mediaType,
+      List<ExportOption> options,
+      int frames,
+      String unsupportedReason,
+      String note) {}
+
+  private final SceneStore scenes;
+
+  FormatController(SceneStore scenes) {
+    this.scenes = scenes;
+  }
+
+  /** The words of all formats, as a list to choose from. */
+  static String ids() {
+    return ExportFormats.ALL.stream().map(ExportFormat::id).collect(Collectors.joining(", "));
+  }
+
+  @Operation(summary = "The formats of files, and what each makes of a scene where one is named")
+  @GetMapping("/api/export-formats")
+  List<Format> list(@RequestParam(required = false) UUID scene) {
+    Scene read = scene == null ? null : SceneCodec.read(scenes.get(scene).document());
+    return ExportFormats.ALL.stream().map(f -> format(f, read)).toList();
+  }
+
+  private static Format format(ExportFormat f, Scene scene) {
+    return new Format(
+        f.id(),
+        f.label(),
+        f.noun(),
+        f.use(),
+        f.extension(),
+        f.mediaType(),
+        f.options(),
+        scene == null ? 0 : f.frames(scene),
+        scene == null ? null : ExportFormats.unsupportedReason(f, scene, ExportOptions.of(f)),
+        scene == null ? null : f.note(scene));
+  }
+}

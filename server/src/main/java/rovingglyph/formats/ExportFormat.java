@@ -1,0 +1,61 @@
+package rovingglyph.formats;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Progress;
+import rovingglyph.scene.Scene;
+
+/** A kind of file that a scene can be handed off as. */
+public interface ExportFormat {
+  /** A word for REST and the command line. */
+  String id();
+
+  /** As a person calls it. */
+  String label();
+
+  /** What one such file is, as in "Make the video". */
+  String noun();
+
+  /** What it is good for, in one sentence. */
+  String use();
+
+  /** The end of its file names, without the dot; every format has another. */
+  String extension();
+
+  String mediaType();
+
+  /** What can be chosen. */
+  default List<ExportOption> options() {
+    return List.of();
+  }
+
+  /** How many frames are painted for it, for the progress. */
+  default int frames(Scene scene) {
+    return scene.frameCount();
+  }
+
+  /** How many painted images it needs in memory at one time at least. */
+  int images();
+
+  /** Null if the scene can be written so, else what is in the way and what to do. */
+  default String unsupportedReason(Scene scene) {
+    return null;
+  }
+
+  /** What the file will not be as on the stage, in plain words; null if there is nothing. */
+  default String note(Scene scene) {
+    return null;
+  }
+
+  /**
+   * Writes the file.
+   *
+   * @param progress told the frames done so far; ends the work when it is cancelled
+   * @throws Progress.Cancelled if nobody wants the file any more; it is gone then
+   * @throws IOException with what happened and what to do
+   */
+  void write(PreparedScene scene, ExportOptions options, Path out, Progress progress)
+      throws IOException;
+}

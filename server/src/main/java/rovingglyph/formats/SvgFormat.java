@@ -1,0 +1,58 @@
+package rovingglyph.formats;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Progress;
+import rovingglyph.scene.Scene;
+import rovingglyph.webexport.AnimatedSvg;
+
+/** An SVG that plays by itself. */
+final class SvgFormat implements ExportFormat {
+  @Override
+  public String id() {
+    return "svg";
+  }
+
+  @Override
+  public String label() {
+    return "Animated SVG";
+  }
+
+  @Override
+  public String noun() {
+    return "SVG";
+  }
+
+  @Override
+  public String use() {
+    return "For the web: plays by itself, outlines only, no font and no script";
+  }
+
+  @Override
+  public String extension() {
+    return "svg";
+  }
+
+  @Override
+  public String mediaType() {
+    return "image/svg+xml";
+  }
+
+  @Override
+  public int frames(Scene scene) {
+    return 1;
+  }
+
+  @Override
+  public int images() {
+    return 0;
+  }
+
+  @Override
+  public void write(PreparedScene scene, ExportOptions options, Path out, Progress progress)
+      throws IOException {
+    Files.writeString(out, AnimatedSvg.write(scene));
+  }
+}

@@ -88,3 +88,12 @@ describe('the compiled core', () => {
     expect(core.marks('p', 2, 0)[0]).toBeCloseTo(300, 6);
   });
 });
+
+it('has every function that is declared of it', async () => {
+  const declared = (await import('./generated.d.ts?raw')).default as string;
+  const names = [...declared.matchAll(/export function (\w+)\(/g)].map((m) => m[1]!);
+  const bridge: Record<string, unknown> = await import('./generated/core.js');
+  expect(names.length).toBeGreaterThan(40);
+  expect(names.filter((n) => typeof bridge[n] !== 'function')).toEqual([]);
+  expect(Object.keys(bridge).filter((n) => n !== 'main' && !names.includes(n))).toEqual([]);
+});

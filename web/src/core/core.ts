@@ -281,7 +281,7 @@ export const {
   speed,
   endSpeeds,
   itemAt,
-  nest,
+  groupTransform,
   outside,
   onFrame,
   pathData,

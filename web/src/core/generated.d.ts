@@ -19,7 +19,7 @@ declare module '*/generated/core.js' {
   export function band(lettering: string, time: number): Float64Array;
   export function speed(item: string, channel: string, time: number): number;
   export function itemAt(x: number, y: number, time: number, reach: number): string;
-  export function nest(item: string, time: number, turned: boolean): Float64Array;
+  export function groupTransform(item: string, time: number, turned: boolean): Float64Array;
   export function outside(lettering: string, from: number, to: number): Float64Array;
   export function keyframes(item: string, channel: string): string;
   export function endSpeeds(item: string, channel: string, index: number): Float64Array;

@@ -39,10 +39,10 @@ export function Overlay({ unit }: { unit: number }) {
   const placed = placedOf(doc, selected);
   const about = placed?.id ?? (drawing || path?.id === lettering?.path ? lettering?.id : undefined);
   // A path is edited as it is; elsewhere it is shown where the words are.
-  const nest = useNest(about, tab !== 'path' && !drawing);
-  const inner = unit / Math.hypot(nest[0] ?? 1, nest[1] ?? 0);
-  useEffect(() => snapThrough(nest), [nest]);
-  const matrix = `matrix(${nest.join(' ')})`;
+  const groupTransform = useGroupTransform(about, tab !== 'path' && !drawing);
+  const inner = unit / Math.hypot(groupTransform[0] ?? 1, groupTransform[1] ?? 0);
+  useEffect(() => snapThrough(groupTransform), [groupTransform]);
+  const matrix = `matrix(${groupTransform.join(' ')})`;
   if (!doc || !paths) return null;
 
   const choose = (x: number, y: number, more = false) => {
@@ -145,9 +145,9 @@ export function Overlay({ unit }: { unit: number }) {
  * The map of an item to the frame at the playhead, as six numbers of a matrix. It is the same array
  * while they are the same: a drag or playback does not draw the whole overlay anew for it.
  */
-function useNest(item: string | undefined, turned: boolean): number[] {
+function useGroupTransform(item: string | undefined, turned: boolean): number[] {
   const numbers = useEditor((s) =>
-    item && s.shown > 0 ? core.nest(item, s.time, turned).join(' ') : '1 0 0 1 0 0',
+    item && s.shown > 0 ? core.groupTransform(item, s.time, turned).join(' ') : '1 0 0 1 0 0',
   );
   return useMemo(() => numbers.split(' ').map(Number), [numbers]);
 }

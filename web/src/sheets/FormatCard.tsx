@@ -15,7 +15,10 @@ interface Props {
 export function FormatCard({ format, disabled, onMake }: Props) {
   const [chosen, setChosen] = useState<Record<string, number>>({});
   const options = format.options.filter((o) => !o.playhead);
-  const aside = options.map((o) => words(o, chosen[o.name] ?? o.initial)).join(', ');
+  const aside = options
+    .filter((o) => o.unit === '%' || chosen[o.name] !== undefined)
+    .map((o) => words(o, chosen[o.name] ?? o.initial))
+    .join(', ');
   const make = () => {
     const { time } = useEditor.getState();
     const all = format.options.map((o) => [
@@ -25,7 +28,7 @@ export function FormatCard({ format, disabled, onMake }: Props) {
     onMake(Object.fromEntries(all) as Record<string, number>);
   };
   return (
-    <section className="rounded-lg border border-rule p-2.5" aria-label={format.label}>
+    <section className="rounded-lg border border-rule px-2.5 py-2" aria-label={format.label}>
       <div className="flex items-start gap-2">
         <h2 className="min-w-0 flex-1 pt-1 font-semibold">{format.label}</h2>
         <button
@@ -37,7 +40,7 @@ export function FormatCard({ format, disabled, onMake }: Props) {
           Make the {format.noun}
         </button>
       </div>
-      <p className="mt-1 text-[12px] leading-snug text-soft">
+      <p className="mt-0.5 text-[12px] leading-snug text-soft">
         {format.use}
         {format.options.some((o) => o.playhead) && <AtPlayhead />}
       </p>

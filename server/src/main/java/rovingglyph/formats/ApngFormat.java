@@ -29,8 +29,7 @@ final class ApngFormat implements ExportFormat {
 
   @Override
   public String use() {
-    return "For the web, in every pixel as on the stage; transparent where the scene has no"
-        + " background";
+    return "For the web, in every pixel as painted; keeps transparency";
   }
 
   @Override

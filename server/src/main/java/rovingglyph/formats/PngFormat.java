@@ -29,7 +29,7 @@ final class PngFormat implements ExportFormat {
 
   @Override
   public String use() {
-    return "One frame, transparent where the scene has no background";
+    return "One frame; keeps transparency";
   }
 
   @Override

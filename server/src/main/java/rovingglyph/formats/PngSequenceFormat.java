@@ -39,8 +39,7 @@ final class PngSequenceFormat implements ExportFormat {
 
   @Override
   public String use() {
-    return "Every frame as a PNG, numbered, in one ZIP; transparent where the scene has no"
-        + " background";
+    return "Every frame, numbered, in one ZIP; keeps transparency";
   }
 
   @Override

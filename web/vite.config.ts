@@ -4,5 +4,19 @@ import tailwindcss from '@tailwindcss/vite';
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
-  build: { chunkSizeWarningLimit: 1200 },
+  build: {
+    // The compiled core is large, and stays the same when the interface changes: it is a file of its
+    // own that browsers keep, and so are the libraries.
+    chunkSizeWarningLimit: 1400,
+    rollupOptions: {
+      output: {
+        manualChunks: (id: string) =>
+          id.includes('/core/generated/')
+            ? 'core'
+            : id.includes('/node_modules/')
+              ? 'libraries'
+              : undefined,
+      },
+    },
+  },
 });

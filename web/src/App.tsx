@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { Journey } from './journey/Journey';
 import { Sheet } from './sheets/Sheet';
 import { setHidden } from './shell/columns';
@@ -6,6 +6,7 @@ import { ConflictDialog } from './shell/ConflictDialog';
 import { HistoryDialog } from './shell/HistoryDialog';
 import { OffersDialog } from './shell/OffersDialog';
 import { addressOf, sceneOf } from './shell/address';
+import { FindDialog } from './shell/FindDialog';
 import { HelpDialog } from './shell/HelpDialog';
 import { onKey } from './shell/keys';
 import { LedgerTabs } from './shell/LedgerTabs';
@@ -18,20 +19,20 @@ import { useFaces } from './state/faces';
 import { openScene } from './state/keeper';
 import { notify } from './state/notices';
 import { Notices } from './ui/Notices';
+import { Region } from './ui/Region';
 
 /** The workbench. The open scene is in the address, so that a reload shows it again. */
 export function App() {
   const full = useEditor((s) => s.full);
   const sceneId = useEditor((s) => s.sceneId);
   const name = useEditor((s) => s.doc?.name);
-  const [help, setHelp] = useState(false);
+  const tab = useEditor((s) => s.tab);
   const projects = useProjects();
   useWebFonts();
 
   useEffect(() => {
-    const listen = (e: KeyboardEvent) => onKey(e, () => setHelp(true));
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
   }, []);
 
   // Another tab asks for its sheet.
@@ -72,25 +73,38 @@ export function App() {
 
   return (
     <div className="flex h-full flex-col">
-      {!full && <TopBar />}
+      {!full && (
+        <Region name="bar above">
+          <TopBar />
+        </Region>
+      )}
       <div className="flex min-h-0 flex-1">
         {!full && <LedgerTabs />}
         {!full && (
           <SideColumn side="sheet">
-            <Sheet />
+            <Region name="sheet" key={tab}>
+              <Sheet />
+            </Region>
           </SideColumn>
         )}
-        <StageColumn />
+        <Region name="stage">
+          <StageColumn />
+        </Region>
         {!full && (
           <SideColumn side="journey">
-            <Journey />
+            <Region name="Journey">
+              <Journey />
+            </Region>
           </SideColumn>
         )}
       </div>
-      <HelpDialog open={help} onClose={() => setHelp(false)} />
-      <ConflictDialog />
-      <OffersDialog />
-      <HistoryDialog />
+      <Region name="dialog">
+        <HelpDialog />
+        <FindDialog />
+        <ConflictDialog />
+        <OffersDialog />
+        <HistoryDialog />
+      </Region>
       <Notices />
       {projects.isError && !projects.data && (
         <p

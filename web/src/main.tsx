@@ -4,9 +4,10 @@ import { createRoot } from 'react-dom/client';
 import { App } from './App';
 import { startKeeping } from './state/keeper';
 import { claimTab } from './state/pending';
+import { startTheme } from './state/theme';
 import './index.css';
 
-document.documentElement.dataset.theme = localStorage.getItem('roving-theme') ?? 'day';
+startTheme();
 const client = new QueryClient({
   defaultOptions: { queries: { retry: true, retryDelay: 1000 } },
 });

@@ -1,11 +1,9 @@
+import { closeDialog, useDialogs } from '../state/dialogs';
 import { Modal } from '../ui/Modal';
+import { ACTIONS, DRAWING_ACTIONS, keyWords } from './actions';
 
-const KEYS: [string, string][] = [
-  ['1 to 6', 'Words, Path, Seat, Move, Dress, Export'],
-  ['P', 'Play and pause'],
-  [', and .', 'One frame back, one frame on'],
-  ['K and L', 'Previous and next keyframe'],
-  ['F', 'Full frame without overlays'],
+/** What the pointer does, and keys that go with it. */
+const GESTURES: [string, string][] = [
   ['Arrow keys', 'Nudge the chosen points or item by 1 px, with Shift by 10'],
   [
     'Shift click',
@@ -13,19 +11,28 @@ const KEYS: [string, string][] = [
   ],
   ['Wheel on the chart', 'Scroll through time, with Ctrl closer and farther'],
   ['Alt with arrows on a chip', 'Reorder the stack; down into a group beside it, up out of one'],
-  ['Delete', 'Remove the chosen keyframes, points or items'],
-  ['While drawing', 'Enter ends the line, Backspace takes a point back, Esc gives it up'],
-  ['Ctrl Z, Ctrl Shift Z', 'Undo, redo'],
-  ['?', 'This list'],
 ];
 
-export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+const drawn = DRAWING_ACTIONS.filter((a) => a.group === 'While drawing');
+const KEYS: [string, string][] = [
+  ...ACTIONS.flatMap((a): [string, string][] =>
+    a.keys ? [[a.keys.map(keyWords).join(', '), a.label]] : [],
+  ),
+  ...GESTURES,
+  ...drawn.map((a): [string, string] => [
+    (a.keys ?? []).map(keyWords).join(', '),
+    `${a.label}, while drawing`,
+  ]),
+];
+
+export function HelpDialog() {
+  const open = useDialogs((s) => s.open === 'help');
   return (
-    <Modal title="Keys and gestures" open={open} onClose={onClose}>
-      <dl className="mb-4 grid grid-cols-[9rem_1fr] gap-y-1.5">
+    <Modal title="Keys and gestures" open={open} onClose={closeDialog} wide>
+      <dl className="mb-4 gap-x-8 sm:columns-2">
         {KEYS.map(([key, what]) => (
-          <div key={key} className="contents">
-            <dt className="font-semibold">{key}</dt>
+          <div key={`${key} ${what}`} className="flex break-inside-avoid gap-3 py-0.5">
+            <dt className="w-36 shrink-0 font-semibold">{key}</dt>
             <dd>{what}</dd>
           </div>
         ))}
@@ -40,7 +47,7 @@ export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => vo
         <a className="text-teal underline" href="/api/docs" target="_blank" rel="noreferrer">
           The interface for scripts
         </a>
-        <button type="button" className="btn-main" onClick={onClose}>
+        <button type="button" className="btn-main" onClick={closeDialog}>
           Close
         </button>
       </div>

@@ -1,17 +1,17 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { Check, ChevronDown, CircleHelp, History, Redo2, Undo2 } from 'lucide-react';
-import { useState } from 'react';
-import { redo, undo, useEditor, type Overlays } from '../state/editor';
+import { redo, undo, useEditor } from '../state/editor';
+import { showHelp } from '../state/dialogs';
 import { showHistory } from '../state/history';
 import { useKeeper, type KeepState } from '../state/keeper';
-import { HelpDialog } from './HelpDialog';
+import { useTheme } from '../state/theme';
+import { DUSK, OVERLAY_ACTIONS } from './actions';
 import { ProjectSwitcher } from './ProjectSwitcher';
 
 /** Wordmark, project and scene, what is kept, undo, what is shown, help, export. */
 export function TopBar() {
   const canUndo = useEditor((s) => s.past.length > 0);
   const canRedo = useEditor((s) => s.future.length > 0);
-  const [help, setHelp] = useState(false);
   return (
     <header className="flex h-12 shrink-0 items-center gap-2 border-b border-rule bg-sheet pr-3.5 pl-4">
       <Mark />
@@ -51,7 +51,7 @@ export function TopBar() {
           <History className="size-4" />
         </button>
         <ShowMenu />
-        <button type="button" className="btn" onClick={() => setHelp(true)}>
+        <button type="button" className="btn" onClick={showHelp}>
           <CircleHelp className="size-4" /> Help
         </button>
         <button
@@ -62,7 +62,6 @@ export function TopBar() {
           Export…
         </button>
       </div>
-      <HelpDialog open={help} onClose={() => setHelp(false)} />
     </header>
   );
 }
@@ -89,28 +88,10 @@ function KeptWord() {
   );
 }
 
-const OVERLAYS: { key: keyof Overlays; label: string }[] = [
-  { key: 'path', label: 'The path' },
-  { key: 'direction', label: 'Its direction' },
-  { key: 'tenths', label: 'Ticks every 10 %' },
-  { key: 'length', label: 'Its length' },
-  { key: 'room', label: 'The room between margins' },
-  { key: 'comb', label: 'How it bends' },
-  { key: 'tight', label: 'Bends too tight for the type' },
-  { key: 'others', label: 'Other paths' },
-  { key: 'template', label: 'Pictures to trace over' },
-  { key: 'thirds', label: 'Thirds of the frame' },
-  { key: 'safe', label: 'Safe area' },
-];
-
 function ShowMenu() {
-  const overlays = useEditor((s) => s.overlays);
-  const [dusk, setDusk] = useState(document.documentElement.dataset.theme === 'dusk');
-  const toggleDusk = () => {
-    document.documentElement.dataset.theme = dusk ? 'day' : 'dusk';
-    localStorage.setItem('roving-theme', dusk ? 'day' : 'dusk');
-    setDusk(!dusk);
-  };
+  // What is on or off is asked of each when the menu is drawn.
+  useEditor((s) => s.overlays);
+  useTheme();
   const tick = (on: boolean) => <Check className={`size-3.5 ${on ? 'text-teal' : 'invisible'}`} />;
   return (
     <Menu>
@@ -118,25 +99,17 @@ function ShowMenu() {
         Show <ChevronDown className="size-3.5" />
       </MenuButton>
       <MenuItems anchor="bottom end" className="menu [--anchor-gap:4px]">
-        {OVERLAYS.map((o) => (
-          <MenuItem key={o.key}>
+        {[...OVERLAY_ACTIONS, DUSK].map((a) => (
+          <MenuItem key={a.label}>
             <button
               type="button"
-              className="menu-item"
-              onClick={() =>
-                useEditor.setState({ overlays: { ...overlays, [o.key]: !overlays[o.key] } })
-              }
+              className={`menu-item ${a === DUSK ? 'mt-1 border-t border-rule pt-2' : ''}`}
+              onClick={a.run}
             >
-              {tick(overlays[o.key])} {o.label}
+              {tick(a.on?.() ?? false)} {a.label}
             </button>
           </MenuItem>
         ))}
-        <div className="my-1 border-t border-rule" />
-        <MenuItem>
-          <button type="button" className="menu-item" onClick={toggleDusk}>
-            {tick(dusk)} Dusk: a dim workbench
-          </button>
-        </MenuItem>
       </MenuItems>
     </Menu>
   );

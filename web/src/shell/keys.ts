@@ -1,82 +1,27 @@
-import { pause, play } from '../stage/playback';
-import { goToKeyframe, stepFrame } from '../stage/Transport';
-import { applyEdit, pathOf, redo, TABS, takePointBack, undo, useEditor } from '../state/editor';
-import { chosenWith, setValue } from '../state/values';
-import { isLocked, letteringOf, placedOf } from '../state/items';
-import { chartedOf } from '../state/channels';
-import { removeItems } from '../state/making';
-import { deletePoints, editPath, finishDrawing, giveUpDrawing } from '../state/paths';
 import * as core from '../core/core';
+import { pathOf, useEditor } from '../state/editor';
+import { isLocked, letteringOf, placedOf } from '../state/items';
+import { editPath } from '../state/paths';
+import { chosenWith, setValue } from '../state/values';
+import { keyOf, runKey } from './actions';
 
-/** Keys that work wherever nothing is being typed. */
-export function onKey(e: KeyboardEvent, help: () => void): void {
+/** Keys that work wherever nothing is being typed; the list of actions opens from fields too. */
+export function onKey(e: KeyboardEvent): void {
   const target = e.target as HTMLElement;
   const typing =
     target.matches('input:not([type=range]):not([type=checkbox]), textarea, select') ||
     target.isContentEditable;
-  if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !typing) {
-    e.preventDefault();
-    if (e.shiftKey) redo();
-    else undo();
-    return;
-  }
-  if (typing || e.ctrlKey || e.metaKey || document.querySelector('[role=dialog]')) return;
-  const done = useEditor.getState().drawing ? draw(e, help) : act(e, help, target);
-  if (done) e.preventDefault();
-}
-
-/** While a line is being drawn the keys are about that line, and nothing else of the scene. */
-function draw(e: KeyboardEvent, help: () => void): boolean {
-  const tab = TABS[Number(e.key) - 1];
-  if (e.key === 'Enter') finishDrawing(false);
-  else if (e.key === 'Escape') giveUpDrawing();
-  else if (e.key === 'Delete' || e.key === 'Backspace') takePointBack();
-  else if (tab) useEditor.setState({ tab });
-  else if (e.key === '?') help();
-  else return false;
-  return true;
-}
-
-function act(e: KeyboardEvent, help: () => void, target: HTMLElement): boolean {
-  const { playing, full } = useEditor.getState();
-  const tab = TABS[Number(e.key) - 1];
-  if (tab) useEditor.setState({ tab });
-  else if (e.key === 'p' || e.key === 'P') (playing ? pause : play)();
-  else if (e.key === ',') stepFrame(-1);
-  else if (e.key === '.') stepFrame(1);
-  else if (e.key === 'k' || e.key === 'K') goToKeyframe(-1);
-  else if (e.key === 'l' || e.key === 'L') goToKeyframe(1);
-  else if (e.key === 'f' || e.key === 'F') useEditor.setState({ full: !full });
-  else if (e.key === 'Escape') escape();
-  else if (e.key === '?') help();
-  else if (e.key === 'Delete' || e.key === 'Backspace') remove();
-  else if (e.key.startsWith('Arrow') && !usesArrows(target)) nudge(e);
-  else return false;
-  return true;
+  const key = keyOf(e);
+  if (document.querySelector('[role=dialog]')) return;
+  if (typing && key !== 'ctrl+k') return;
+  const arrows = key.startsWith('Arrow') && !usesArrows(target) && !useEditor.getState().drawing;
+  if (arrows) nudge(e);
+  if (arrows || runKey(key)) e.preventDefault();
 }
 
 /** Fields, menus and lists have a use of their own for them; the buttons round the stage have not. */
 function usesArrows(target: HTMLElement): boolean {
   return target.matches('input, button, [role=menuitem]') && !target.matches('main button');
-}
-
-function remove(): void {
-  const { keyframe, keys, points, selected, tab } = useEditor.getState();
-  const chosen = keys.length > 0 ? keys : keyframe !== null ? [keyframe] : [];
-  if (chosen.length > 0 && selected) {
-    applyEdit({
-      op: 'removeKeys',
-      item: selected,
-      channel: chartedOf(useEditor.getState()),
-      indexes: chosen,
-    });
-    useEditor.setState({ keyframe: null, keys: [] });
-  } else if (points.length > 0 && tab === 'path') deletePoints();
-  else if (selected) removeItems(chosenWith(selected));
-}
-
-function escape(): void {
-  useEditor.setState({ full: false, keyframe: null, keys: [], points: [], pickStart: false });
 }
 
 /** The chosen points or the path, else what is placed, else the lettering: along and across. */

@@ -1,0 +1,237 @@
+import { pause, play } from '../stage/playback';
+import { goToKeyframe, stepFrame } from '../stage/Transport';
+import { chartedOf } from '../state/channels';
+import { showFind, showHelp } from '../state/dialogs';
+import {
+  applyEdit,
+  redo,
+  TABS,
+  takePointBack,
+  undo,
+  useEditor,
+  type Overlays,
+  type Tab,
+} from '../state/editor';
+import { showHistory } from '../state/history';
+import { groupOf, itemOf } from '../state/items';
+import { addLettering, groupChosen, removeItems, restack, ungroup } from '../state/making';
+import { deletePoints, finishDrawing, giveUpDrawing } from '../state/paths';
+import { toggleDusk, useTheme } from '../state/theme';
+import { chosenWith, setShown, toggleFlag } from '../state/values';
+
+/** Something that can be done: the keys, the menus, the help and the list to find it in come from this. */
+export interface Action {
+  /** What it does, as it stands in lists. */
+  label: string;
+  group: 'Play' | 'Edit' | 'Items' | 'Go to' | 'Show' | 'While drawing';
+  /** As {@link KeyboardEvent.key} has them, letters in lower case; with Ctrl as "ctrl+z". */
+  keys?: string[];
+  run: () => void;
+  /** Whether there is something to do it to; always, where this is left out. */
+  when?: () => boolean;
+  /** Of what is on or off. */
+  on?: () => boolean;
+}
+
+const state = () => useEditor.getState();
+const chosen = () => itemOf(state().doc, state().selected);
+const id = () => state().selected ?? '';
+const drawing = () => state().drawing !== null;
+
+const TAB_NAMES: Record<Tab, string> = {
+  words: 'Words',
+  path: 'Path',
+  seat: 'Seat',
+  move: 'Move',
+  dress: 'Dress',
+  export: 'Export',
+};
+
+const OVERLAYS: Record<keyof Overlays, string> = {
+  path: 'The path',
+  direction: 'Its direction',
+  tenths: 'Ticks every 10 %',
+  length: 'Its length',
+  room: 'The room between margins',
+  comb: 'How it bends',
+  tight: 'Bends too tight for the type',
+  others: 'Other paths',
+  template: 'Pictures to trace over',
+  thirds: 'Thirds of the frame',
+  safe: 'Safe area',
+};
+
+/** What the stage shows over the picture, each on or off. */
+export const OVERLAY_ACTIONS: Action[] = Object.entries(OVERLAYS).map(([key, label]) => ({
+  label,
+  group: 'Show',
+  run: () =>
+    useEditor.setState((s) => ({
+      overlays: { ...s.overlays, [key]: !s.overlays[key as keyof Overlays] },
+    })),
+  on: () => state().overlays[key as keyof Overlays],
+}));
+
+export const DUSK: Action = {
+  label: 'Dusk: a dim workbench',
+  group: 'Show',
+  run: toggleDusk,
+  on: () => useTheme.getState().dusk,
+};
+
+export const ACTIONS: Action[] = [
+  ...TABS.map((tab, i): Action => ({
+    label: TAB_NAMES[tab],
+    group: 'Go to',
+    keys: [String(i + 1)],
+    run: () => useEditor.setState({ tab }),
+  })),
+  { label: 'History of the scene', group: 'Go to', run: showHistory },
+  { label: 'Find something to do', group: 'Go to', keys: ['ctrl+k'], run: showFind },
+  { label: 'Keys and gestures', group: 'Go to', keys: ['?'], run: showHelp },
+  {
+    label: 'Play and pause',
+    group: 'Play',
+    keys: ['p'],
+    run: () => (state().playing ? pause() : play()),
+  },
+  { label: 'One frame back', group: 'Play', keys: [','], run: () => stepFrame(-1) },
+  { label: 'One frame on', group: 'Play', keys: ['.'], run: () => stepFrame(1) },
+  { label: 'Previous keyframe', group: 'Play', keys: ['k'], run: () => goToKeyframe(-1) },
+  { label: 'Next keyframe', group: 'Play', keys: ['l'], run: () => goToKeyframe(1) },
+  {
+    label: 'Play in a loop',
+    group: 'Play',
+    run: () => useEditor.setState((s) => ({ loop: !s.loop })),
+    on: () => state().loop,
+  },
+  {
+    label: 'Undo',
+    group: 'Edit',
+    keys: ['ctrl+z'],
+    run: undo,
+    when: () => state().past.length > 0 || drawing(),
+  },
+  {
+    label: 'Redo',
+    group: 'Edit',
+    keys: ['ctrl+shift+z'],
+    run: redo,
+    when: () => state().future.length > 0,
+  },
+  {
+    label: 'Remove the chosen keyframes, points or items',
+    group: 'Edit',
+    keys: ['Delete', 'Backspace'],
+    run: remove,
+  },
+  { label: 'Choose no keyframe and no point', group: 'Edit', keys: ['Escape'], run: letGo },
+  { label: 'Add a lettering', group: 'Items', run: addLettering },
+  {
+    label: 'Hide or show the chosen item',
+    group: 'Items',
+    run: () => toggleFlag(id(), 'hidden'),
+    when: () => chosen() !== undefined,
+  },
+  {
+    label: 'Lock or unlock the chosen item',
+    group: 'Items',
+    run: () => toggleFlag(id(), 'locked'),
+    when: () => chosen() !== undefined,
+  },
+  {
+    label: 'Make a group of what is chosen',
+    group: 'Items',
+    run: groupChosen,
+    when: () => chosen() !== undefined,
+  },
+  {
+    label: 'Take the group apart',
+    group: 'Items',
+    run: () => ungroup(id()),
+    when: () => groupOf(state().doc, id()) !== undefined,
+  },
+  {
+    label: 'Bring the chosen item to the top',
+    group: 'Items',
+    run: () => restack(id()),
+    when: () => chosen() !== undefined,
+  },
+  {
+    label: 'Show the chosen items from the playhead on',
+    group: 'Items',
+    run: () => setShown(id(), { from: state().time }),
+    when: () => chosen() !== undefined,
+  },
+  {
+    label: 'Show the chosen items up to the playhead',
+    group: 'Items',
+    run: () => setShown(id(), { to: state().time }),
+    when: () => chosen() !== undefined,
+  },
+  {
+    label: 'Full frame without overlays',
+    group: 'Show',
+    keys: ['f'],
+    run: () => useEditor.setState((s) => ({ full: !s.full })),
+    on: () => state().full,
+  },
+  ...OVERLAY_ACTIONS,
+  DUSK,
+];
+
+/** While a line is being drawn these keys are about that line; of the others a few stay. */
+export const DRAWING_ACTIONS: Action[] = [
+  {
+    label: 'End the line',
+    group: 'While drawing',
+    keys: ['Enter'],
+    run: () => finishDrawing(false),
+  },
+  { label: 'Give the line up', group: 'While drawing', keys: ['Escape'], run: giveUpDrawing },
+  {
+    label: 'Take a point back',
+    group: 'While drawing',
+    keys: ['Delete', 'Backspace'],
+    run: takePointBack,
+  },
+  ...ACTIONS.filter((a) => a.keys?.some((k) => /^([1-6?]|ctrl\+(shift\+)?z)$/.test(k))),
+];
+
+/** The key of an event as the table writes it. */
+export function keyOf(e: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'shiftKey'>): string {
+  const key = e.key.length === 1 ? e.key.toLowerCase() : e.key;
+  if (!e.ctrlKey && !e.metaKey) return key;
+  return `ctrl+${e.shiftKey ? 'shift+' : ''}${key}`;
+}
+
+/** A key as it stands in lists. */
+export function keyWords(key: string): string {
+  const named: Record<string, string> = { Escape: 'Esc', Backspace: 'Backspace' };
+  return key
+    .split('+')
+    .map((k) => named[k] ?? k.charAt(0).toUpperCase() + k.slice(1))
+    .join(' ');
+}
+
+/** Does the action of a key; false where there is none. */
+export function runKey(key: string): boolean {
+  const action = (drawing() ? DRAWING_ACTIONS : ACTIONS).find((a) => a.keys?.includes(key));
+  if (!action) return false;
+  if (action.when?.() ?? true) action.run();
+  return true;
+}
+
+function remove(): void {
+  const { keyframe, keys, points, selected, tab } = state();
+  const indexes = keys.length > 0 ? keys : keyframe !== null ? [keyframe] : [];
+  if (indexes.length > 0 && selected) {
+    applyEdit({ op: 'removeKeys', item: selected, channel: chartedOf(state()), indexes });
+    useEditor.setState({ keyframe: null, keys: [] });
+  } else if (points.length > 0 && tab === 'path') deletePoints();
+  else if (selected) removeItems(chosenWith(selected));
+}
+
+function letGo(): void {
+  useEditor.setState({ full: false, keyframe: null, keys: [], points: [], pickStart: false });
+}

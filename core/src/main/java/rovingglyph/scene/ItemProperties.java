@@ -12,7 +12,7 @@ package rovingglyph.scene;
 public record ItemProperties(
     String id, String name, double shownFrom, double shownTo, boolean hidden, boolean locked) {
 
-  /** Half the least step that a document's times are told apart by; frame times are fractions. */
+  /** Seconds. A document's time is a decimal and a frame's a fraction: these mean the same one. */
   private static final double SAME_TIME = 1e-6;
 
   /** Always there, neither hidden nor locked. */

@@ -27,8 +27,7 @@ class ExportFilesTest {
 
   @BeforeEach
   void askForOne() {
-    String project =
-        TestServer.text(server.send("POST", "/api/projects", "{\"name\":\"Files\"}"));
+    String project = TestServer.text(server.send("POST", "/api/projects", "{\"name\":\"Files\"}"));
     String scene =
         Json.parse(project)
             .asObject()

@@ -47,6 +47,7 @@ export function ShownBar({ item, scale, toChart }: Props) {
   const [from, to] = useSpan(item);
   const rate = useEditor((s) => s.doc?.rate ?? '25');
   const locked = useEditor((s) => isLocked(s.doc, item));
+  const limited = from > 0 || to < scale.seconds;
   const x = scale.left;
   const put = (end: 'from' | 'to', time: number) => setShown(item, { [end]: time }, `shown-${end}`);
   const press = (end: 'from' | 'to', time: number) => (e: React.KeyboardEvent) => {
@@ -64,8 +65,8 @@ export function ShownBar({ item, scale, toChart }: Props) {
     <g>
       <path
         d={`M${x} ${scale.y(from)}V${scale.y(to)}`}
-        className="pointer-events-none stroke-teal"
-        strokeWidth={3}
+        className={`pointer-events-none ${limited ? 'stroke-teal' : 'stroke-soft'}`}
+        strokeWidth={limited ? 3 : 1}
       />
       {!locked &&
         ends.map(({ end, time, label }) => (
@@ -88,7 +89,7 @@ export function ShownBar({ item, scale, toChart }: Props) {
             <rect x={-16} y={-7} width={18} height={14} fill="transparent" />
             <path
               d={end === 'from' ? 'M-5 0H1M-3 4H1' : 'M-5 0H1M-3 -4H1'}
-              className="stroke-teal"
+              className={limited ? 'stroke-teal' : 'stroke-soft'}
               strokeWidth={2}
             />
           </g>

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useEditor, type Tab } from '../state/editor';
+import { TAB_NAMES, useEditor, type Tab } from '../state/editor';
 import { letteringOf, placedOf } from '../state/items';
 import { addLettering } from '../state/making';
 import type { Lettering } from '../core/document';
@@ -9,15 +9,6 @@ import { MoveSheet } from './move/MoveSheet';
 import { PathSheet } from './path/PathSheet';
 import { SeatSheet } from './seat/SeatSheet';
 import { WordsSheet } from './words/WordsSheet';
-
-const TITLES: Record<Tab, string> = {
-  words: 'Words',
-  path: 'Path',
-  seat: 'Seat',
-  move: 'Move',
-  dress: 'Dress',
-  export: 'Export',
-};
 
 /** The sheet of the open tab. */
 export function Sheet() {
@@ -33,13 +24,13 @@ export function Sheet() {
   return (
     <aside
       className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto bg-sheet px-4 pt-3.5 pb-6"
-      aria-label={TITLES[tab]}
+      aria-label={TAB_NAMES[tab]}
     >
-      <h1 className="font-head text-[17px] font-semibold">{TITLES[tab]}</h1>
+      <h1 className="font-head text-[17px] font-semibold">{TAB_NAMES[tab]}</h1>
       <p className="mb-3 truncate text-[12px] text-soft">
         {lettering && tab !== 'export'
           ? `“${lettering.text.trim() || 'no words yet'}” on ${path?.name}`
-          : (subject ?? SUBTITLES[tab])}
+          : (subject ?? SUBTAB_NAMES[tab])}
       </p>
       {needsLettering && !lettering ? <ChooseFirst /> : <Body tab={tab} lettering={lettering} />}
     </aside>

@@ -1,14 +1,5 @@
-import { TABS, useEditor, type Tab } from '../state/editor';
+import { TAB_NAMES, TABS, useEditor } from '../state/editor';
 import { setHidden } from './columns';
-
-const LABELS: Record<Tab, string> = {
-  words: 'Words',
-  path: 'Path',
-  seat: 'Seat',
-  move: 'Move',
-  dress: 'Dress',
-  export: 'Export',
-};
 
 /** The six steps of the work, down the left edge. */
 export function LedgerTabs() {
@@ -36,7 +27,7 @@ export function LedgerTabs() {
             }}
           >
             <span className="font-head text-[15px] font-semibold">{i + 1}</span>
-            <span className={`text-[12px] ${open ? 'font-semibold' : ''}`}>{LABELS[t]}</span>
+            <span className={`text-[12px] ${open ? 'font-semibold' : ''}`}>{TAB_NAMES[t]}</span>
           </button>
         );
       })}

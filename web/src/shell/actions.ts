@@ -5,12 +5,12 @@ import { showFind, showHelp } from '../state/dialogs';
 import {
   applyEdit,
   redo,
+  TAB_NAMES,
   TABS,
   takePointBack,
   undo,
   useEditor,
   type Overlays,
-  type Tab,
 } from '../state/editor';
 import { showHistory } from '../state/history';
 import { groupOf, itemOf } from '../state/items';
@@ -37,15 +37,6 @@ const state = () => useEditor.getState();
 const chosen = () => itemOf(state().doc, state().selected);
 const id = () => state().selected ?? '';
 const drawing = () => state().drawing !== null;
-
-const TAB_NAMES: Record<Tab, string> = {
-  words: 'Words',
-  path: 'Path',
-  seat: 'Seat',
-  move: 'Move',
-  dress: 'Dress',
-  export: 'Export',
-};
 
 const OVERLAYS: Record<keyof Overlays, string> = {
   path: 'The path',

@@ -10,6 +10,15 @@ import type { Steps } from './visits';
 export type Tab = 'words' | 'path' | 'seat' | 'move' | 'dress' | 'export';
 export const TABS: Tab[] = ['words', 'path', 'seat', 'move', 'dress', 'export'];
 
+export const TAB_NAMES: Record<Tab, string> = {
+  words: 'Words',
+  path: 'Path',
+  seat: 'Seat',
+  move: 'Move',
+  dress: 'Dress',
+  export: 'Export',
+};
+
 /** What the stage shows over the picture. */
 export interface Overlays {
   path: boolean;

@@ -30,7 +30,7 @@ export function Sheet() {
       <p className="mb-3 truncate text-[12px] text-soft">
         {lettering && tab !== 'export'
           ? `“${lettering.text.trim() || 'no words yet'}” on ${path?.name}`
-          : (subject ?? SUBTAB_NAMES[tab])}
+          : (subject ?? SUBTITLES[tab])}
       </p>
       {needsLettering && !lettering ? <ChooseFirst /> : <Body tab={tab} lettering={lettering} />}
     </aside>

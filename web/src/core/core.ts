@@ -269,6 +269,8 @@ export const {
   forget,
   frame,
   blurred,
+  light,
+  lightValues,
   blurSamples,
   outline,
   outlineCount,

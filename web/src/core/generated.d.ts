@@ -26,6 +26,8 @@ declare module '*/generated/core.js' {
   export function copyKeys(item: string, channel: string, indexes: Float64Array): string;
   export function loopCheck(): string;
   export function blurred(time: number, shutter: number): Float64Array;
+  export function light(): Float64Array;
+  export function lightValues(steps: number): Float64Array;
   export function blurSamples(time: number): number;
   export function onFrame(time: number): number;
   export function channels(): string;

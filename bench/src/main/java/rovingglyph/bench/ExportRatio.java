@@ -1,14 +1,10 @@
 package rovingglyph.bench;
 
-import java.awt.image.BufferedImage;
-import java.awt.image.DataBufferInt;
-import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -16,6 +12,7 @@ import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.FramePainter;
+import rovingglyph.render.Raster;
 import rovingglyph.render.VideoWriter;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
@@ -77,17 +74,13 @@ final class ExportRatio {
   }
 
   private static void writeRaw(PreparedScene scene, Path raw) throws IOException {
-    FramePainter painter = new FramePainter(scene);
-    BufferedImage image =
-        new BufferedImage(
-            scene.scene().width(), scene.scene().height(), BufferedImage.TYPE_INT_RGB);
-    int[] pixels = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
-    ByteBuffer bytes = ByteBuffer.allocate(pixels.length * 4).order(ByteOrder.LITTLE_ENDIAN);
-    try (OutputStream file = new BufferedOutputStream(Files.newOutputStream(raw))) {
+    try (FramePainter painter = new FramePainter(scene);
+        Raster raster = painter.raster(true);
+        FileChannel file =
+            FileChannel.open(raw, StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
       for (int f = 0; f < scene.scene().frameCount(); f++) {
-        painter.paint(image, scene.scene().rate().timeOf(f));
-        bytes.asIntBuffer().put(pixels);
-        file.write(bytes.array());
+        painter.paint(raster, scene.scene().rate().timeOf(f));
+        file.write(raster.bytes());
       }
     }
   }

@@ -29,6 +29,7 @@ import rovingglyph.geometry.SvgPath;
 import rovingglyph.journey.Handles;
 import rovingglyph.journey.JourneyChart;
 import rovingglyph.journey.PathMarks;
+import rovingglyph.motion.Colours;
 import rovingglyph.motion.Timeline;
 import rovingglyph.paths.KnotsOf;
 import rovingglyph.paths.PathPicture;
@@ -284,6 +285,18 @@ public final class CoreBridge {
   @JSExport
   public static double[] blurred(double time, double shutter) {
     return prepared.at(time, shutter).numbers();
+  }
+
+  /** See {@link Colours#light}. */
+  @JSExport
+  public static double[] light() {
+    return Colours.light();
+  }
+
+  /** See {@link Colours#values}. */
+  @JSExport
+  public static double[] lightValues(int steps) {
+    return Colours.values(steps);
   }
 
   /** How many samples the frame at a time is blurred by; 0 where nothing is. */

@@ -154,15 +154,11 @@ public final class Fields {
     if (s == null) {
       return missing;
     }
-    StringBuilder allowed = new StringBuilder();
     E found = Spelling.find(values, s);
     if (found != null) {
       return found;
     }
-    for (E e : values) {
-      allowed.append(allowed.length() > 0 ? ", " : "").append(Spelling.of(e));
-    }
-    problem(name, "is an unknown choice", allowed.toString());
+    problem(name, "is an unknown choice", Spelling.all(values));
     return missing;
   }
 

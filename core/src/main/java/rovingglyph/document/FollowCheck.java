@@ -21,7 +21,7 @@ final class FollowCheck {
         if (e.getValue().follow() == null) {
           continue;
         }
-        String path = "$." + places.get(l.id()) + LetteringCodec.place(e.getKey()) + ".follow";
+        String path = "$." + places.get(l.id()) + ItemList.place(l, e.getKey()) + ".follow";
         String other = e.getValue().follow().lettering();
         if (!(scene.item(other) instanceof Lettering)) {
           problems.add(

@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
@@ -18,7 +19,7 @@ final class GroupCheck {
 
   /**
    * The stack as given; items that it does not name and that are in no group go on top, the
-   * drawings first, so that nothing is ever unseen.
+   * drawings and colour fields first, so that nothing is ever unseen.
    */
   static List<String> stack(Fields f, Map<String, Item> items, Map<String, String> places) {
     List<Group> groups =
@@ -48,12 +49,16 @@ final class GroupCheck {
         break;
       }
     }
-    for (boolean drawing : new boolean[] {true, false}) {
+    for (boolean words : new boolean[] {false, true}) {
       items.values().stream()
-          .filter(i -> i instanceof Drawing == drawing && !in.containsKey(i.id()))
+          .filter(i -> isBelowWords(i) != words && !in.containsKey(i.id()))
           .forEach(i -> order.add(i.id()));
     }
     return List.copyOf(order);
+  }
+
+  private static boolean isBelowWords(Item i) {
+    return i instanceof Drawing || i instanceof ColourField;
   }
 
   /** The index of the group that each member is in. */

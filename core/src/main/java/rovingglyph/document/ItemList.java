@@ -5,6 +5,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiFunction;
+import rovingglyph.scene.AnimatedValue;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
@@ -46,7 +49,8 @@ final class ItemList {
       List.of(
           new Kind("lettering", "letterings", 1000, "", LetteringCodec::read),
           new Kind("drawing", "pictures", 1000, "Picture", TransformedCodec::readDrawing),
-          new Kind("group", "groups", 200, "Group", TransformedCodec::readGroup));
+          new Kind("group", "groups", 200, "Group", TransformedCodec::readGroup),
+          new Kind("colour-field", null, 0, "Colour field", ColourFieldCodec::read));
 
   private ItemList() {}
 
@@ -58,7 +62,9 @@ final class ItemList {
       return out;
     }
     for (Kind k : KINDS) {
-      f.list(k.list, k.most, i -> add(out, i, k));
+      if (k.list != null) {
+        f.list(k.list, k.most, i -> add(out, i, k));
+      }
     }
     return out;
   }
@@ -77,7 +83,14 @@ final class ItemList {
       }
       item = new UnknownItem(properties(f, ""), word, f.rest());
     } else {
-      item = kind.read.apply(f, properties(f, kind.name));
+      Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
+      ItemProperties p = AppearanceCodec.read(f, properties(f, kind.name), values);
+      item = kind.read.apply(f, p);
+      if (!values.isEmpty()) {
+        Map<Channel, AnimatedValue> all = new LinkedHashMap<>(item.values());
+        all.putAll(values);
+        item = item.with(p, all);
+      }
     }
     out.add(new Entry(f.path(null).substring(2), item));
     return item;
@@ -91,8 +104,9 @@ final class ItemList {
       f.problem("shownTo", "does not come after shownFrom", "a later time");
       to = Double.POSITIVE_INFINITY;
     }
-    return new ItemProperties(
-        id, f.text("name", 200, name), from, to, f.flag("hidden", false), f.flag("locked", false));
+    return new ItemProperties(id, f.text("name", 200, name))
+        .shown(from, to)
+        .flagged(f.flag("hidden", false), f.flag("locked", false));
   }
 
   private static double time(Fields f, String field, double missing) {
@@ -118,6 +132,11 @@ final class ItemList {
           }
 
           @Override
+          public String colourField(ColourField c) {
+            return ColourFieldCodec.write(begun(c, "colour-field"), c);
+          }
+
+          @Override
           public String unknown(UnknownItem u) {
             return begun(u, u.kind()).rest(u.extras()).text();
           }
@@ -136,7 +155,18 @@ final class ItemList {
     if (p.shownTo() != Double.POSITIVE_INFINITY) {
       w.add("shownTo", p.shownTo());
     }
-    return w.add("hidden", p.hidden()).add("locked", p.locked());
+    w.add("hidden", p.hidden()).add("locked", p.locked());
+    AppearanceCodec.write(w, item);
+    return w;
+  }
+
+  /** Where an item's document has a value, as the end of a JSON path. */
+  static String place(Item item, Channel c) {
+    String appearance = AppearanceCodec.place(item, c);
+    if (appearance != null) {
+      return appearance;
+    }
+    return item instanceof Lettering ? LetteringCodec.place(c) : "." + c.field();
   }
 
   /** By id; of several with one id the last. */

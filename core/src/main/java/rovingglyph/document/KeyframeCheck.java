@@ -43,14 +43,15 @@ final class KeyframeCheck {
               String at = path + place(mover, c);
               perFrame(scene, m.keyframes(), at, problems);
               cues(m.keyframes(), cues, at, problems);
-              if (!(mover instanceof Lettering)) {
+              boolean letters = mover instanceof Lettering l && AppearanceCodec.place(l, c) == null;
+              if (!letters) {
                 onlyOfLetterings(m, at, problems);
               }
             });
   }
 
   private static String place(Animatable mover, Channel c) {
-    return mover instanceof Lettering ? LetteringCodec.place(c) : "." + c.field();
+    return mover instanceof Item item ? ItemList.place(item, c) : "." + c.field();
   }
 
   private static void perFrame(

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.scene.Blur;
+import rovingglyph.scene.Clip;
 import rovingglyph.scene.Cue;
 import rovingglyph.scene.FrameRate;
 import rovingglyph.scene.GuidePath;
@@ -166,6 +167,10 @@ public final class SceneCodec {
       unique(ids, e.item().id(), e.place() + ".id", f);
       if (e.item() instanceof Lettering l && scene.path(l.path()) == null) {
         f.problem(e.place() + ".path", "no path has the id \"" + l.path() + "\"", "");
+      }
+      Clip clip = e.item().properties().clip();
+      if (clip != null && scene.path(clip.path()) == null) {
+        f.problem(e.place() + ".clip.path", "no path has the id \"" + clip.path() + "\"", "");
       }
     }
     for (int i = 0; i < scene.templates().size(); i++) {

@@ -9,6 +9,15 @@ public final class Spelling {
     return choice.name().toLowerCase().replace('_', '-');
   }
 
+  /** All of them, as problems tell what is allowed. */
+  public static String all(Enum<?>[] choices) {
+    StringBuilder out = new StringBuilder();
+    for (Enum<?> e : choices) {
+      out.append(out.length() > 0 ? ", " : "").append(of(e));
+    }
+    return out.toString();
+  }
+
   /** The choice with this spelling; null if there is none. */
   public static <E extends Enum<E>> E find(E[] choices, String spelt) {
     for (E e : choices) {

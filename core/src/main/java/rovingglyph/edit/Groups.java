@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import rovingglyph.frame.PreparedColourField;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
@@ -15,6 +16,7 @@ import rovingglyph.motion.Place;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
@@ -129,6 +131,13 @@ final class Groups {
               box = box.union(box(scene, scene.item(id)));
             }
             return Place.map(g, 0).apply(box);
+          }
+
+          @Override
+          public Rect colourField(ColourField c) {
+            Rect frame = new Rect(0, 0, scene.width(), scene.height());
+            PreparedColourField p = new PreparedColourField(c, frame);
+            return p.map(0).apply(p.box(0));
           }
 
           @Override

@@ -1,134 +1,224 @@
 package rovingglyph.frame;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Arc;
 import rovingglyph.geometry.Cubic;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Quadratic;
+import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.Segment;
+import rovingglyph.scene.BlendMode;
+import rovingglyph.type.Outline;
 
 /**
- * What is to be painted at one time, back to front, as numbers: for each shape {@code colour}
- * (0xRRGGBB), {@code alpha} (0 to 1), {@code n}, then n outlines. An outline is its index into the
- * prepared scene's outlines and the six numbers of its map to scene pixels, as in SVG's {@code
- * matrix()}; or, where it is of this frame alone, {@link #INLINE}, how many numbers follow, and
- * those: polygons and curves as {@link #MOVE}, {@link #LINE}, {@link #QUADRATIC}, {@link #CUBIC}
- * each with its points in scene pixels, and {@link #CLOSE}. The n outlines of a shape are one area,
- * filled once by the non-zero rule, so that overlapping letters of one lettering do not show
- * through each other. Where n is {@link #STROKE}, a line follows instead: its width, its cap (0
- * butt, 1 round, 2 square), the count of its dashes and those, how many numbers its steps have, and
- * those. Where n is {@link #PUSH}, what follows up to the {@link #POP} that belongs to it is a
- * picture of its own, put over what is there with that alpha; colour means nothing then, nor does
- * alpha for the pop.
+ * What is to be painted at one time, back to front, as one list of numbers: for each entry its
+ * {@link Op}, how many numbers follow, and those. {@link FrameReader} reads it.
+ *
+ * <p>The outlines of an area are one after another: the index of one of the prepared scene's and
+ * the six numbers of its map to scene pixels, as in SVG's {@code matrix()}; or, where it is of this
+ * frame alone, {@link #INLINE}, how many numbers follow, and those, which are {@link PathStep}s.
+ * They are one area, filled once, so that overlapping letters of one lettering do not show through
+ * each other.
  */
 public final class Frame {
-  /** Numbers before the outlines of a shape. */
-  public static final int HEAD = 3;
+  /** Numbers before what an entry holds. */
+  static final int HEAD = 2;
 
   /** Numbers per outline of the scene. */
-  public static final int STRIDE = 7;
+  static final int STRIDE = 7;
 
-  public static final int INLINE = -1;
-  public static final int STROKE = -1;
-  public static final int PUSH = -2;
-  public static final int POP = -3;
+  static final int INLINE = -1;
 
-  public static final int MOVE = 0;
-  public static final int LINE = 1;
-  public static final int QUADRATIC = 2;
-  public static final int CUBIC = 3;
-  public static final int CLOSE = 4;
+  /** Where the box of a layer stands in its entry. */
+  private static final int BOX = HEAD + 2;
 
-  /** How many numbers follow a step's kind. */
-  public static int numbersOf(int kind) {
-    return kind == CLOSE ? 0 : kind == CUBIC ? 6 : kind == QUADRATIC ? 4 : 2;
-  }
-
+  private final List<Outline> outlines;
   private double[] numbers = new double[256];
   private int size;
-  private int counted;
-  private int own;
+  private int entry = -1;
+  private int steps;
   private Affine map = Affine.IDENTITY;
+
+  /** Where the entries of the open layers begin, outermost first. */
+  private final List<Integer> layers = new ArrayList<>();
+
+  /** Their boxes as they are from where a matte begins; null before. */
+  private final List<double[]> boxes = new ArrayList<>();
+
+  /** How far beyond its points the present entry paints, px. */
+  private double around;
+
+  /**
+   * @param outlines that are named by index
+   */
+  Frame(List<Outline> outlines) {
+    this.outlines = outlines;
+  }
 
   /** What follows is given in pixels that this map brings to those of the scene. */
   void mapped(Affine inner) {
     map = inner;
   }
 
-  /** Begins a picture of its own; {@link #pop} ends it. */
-  void push(double alpha) {
-    shape(0, alpha);
-    numbers[counted] = PUSH;
-  }
-
-  void pop() {
-    shape(0, 0);
-    numbers[counted] = POP;
-  }
-
-  /** Begins a shape. */
-  void shape(int rgb, double alpha) {
-    grow(HEAD);
-    numbers[size++] = rgb;
-    numbers[size++] = alpha;
-    counted = size;
+  private void begin(Op op, int room) {
+    end();
+    grow(HEAD + room);
+    entry = size;
+    around = 0;
+    numbers[size++] = op.ordinal();
     numbers[size++] = 0;
+  }
+
+  private void end() {
+    if (entry >= 0) {
+      numbers[entry + 1] = size - entry - HEAD;
+    }
+  }
+
+  /**
+   * Begins a layer; {@link #pop} ends it.
+   *
+   * @param effects each its number and then its own numbers, in scene pixels
+   */
+  void push(double alpha, BlendMode blend, List<double[]> effects) {
+    begin(Op.PUSH, 7);
+    layers.add(entry);
+    boxes.add(null);
+    add(alpha, blend.ordinal());
+    add(Rect.EMPTY.left(), Rect.EMPTY.top(), Rect.EMPTY.right(), Rect.EMPTY.bottom());
+    add(effects.size());
+    for (double[] e : effects) {
+      grow(e.length + 1);
+      numbers[size++] = e[0];
+      numbers[size++] = e.length - 1;
+      for (int i = 1; i < e.length; i++) {
+        numbers[size++] = e[i];
+      }
+    }
+  }
+
+  /** What follows up to the end of the layer tells how much of it is kept; see {@link Op#MATTE}. */
+  void matte(boolean inverted) {
+    begin(Op.MATTE, 1);
+    add(inverted ? 1 : 0);
+    // What only measures adds nothing to be seen.
+    int box = layers.get(layers.size() - 1) + BOX;
+    boxes.set(boxes.size() - 1, Arrays.copyOfRange(numbers, box, box + 4));
+  }
+
+  /**
+   * Ends a layer.
+   *
+   * @param reach how far its effects paint beyond what it holds, px
+   */
+  void pop(double reach) {
+    begin(Op.POP, 0);
+    int box = layers.remove(layers.size() - 1) + BOX;
+    double[] before = boxes.remove(boxes.size() - 1);
+    if (before != null) {
+      System.arraycopy(before, 0, numbers, box, before.length);
+    }
+    if (numbers[box] > numbers[box + 2]) {
+      // Nothing is in it: numbers that documents and bridges can take.
+      Arrays.fill(numbers, box, box + 2, 0);
+      Arrays.fill(numbers, box + 2, box + 4, -1);
+    } else if (!layers.isEmpty()) {
+      around = reach;
+      include(numbers[box], numbers[box + 1]);
+      include(numbers[box + 2], numbers[box + 3]);
+    }
+  }
+
+  /** Begins an area of one colour, 0xRRGGBB. */
+  void fill(int rgb, double alpha) {
+    begin(Op.FILL, 3);
+    add(FramePaint.Kind.PLAIN.ordinal(), alpha, rgb);
+  }
+
+  /** Begins an area of any paint; the map of a gradient is to the pixels that are mapped. */
+  void fill(FramePaint p) {
+    if (p.kind() == FramePaint.Kind.PLAIN) {
+      fill(p.rgb(), p.alpha());
+      return;
+    }
+    begin(Op.FILL, 9 + 3 * p.offsets().length);
+    Affine m = map.times(p.map());
+    add(p.kind().ordinal(), p.alpha(), m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+    add(p.offsets().length);
+    for (int i = 0; i < p.offsets().length; i++) {
+      add(p.offsets()[i], p.colours()[i], p.opacities()[i]);
+    }
   }
 
   void outline(int index, double a, double b, double c, double d, double e, double f) {
     grow(STRIDE);
-    numbers[counted]++;
+    int at = size;
     numbers[size++] = index;
     numbers[size++] = map.a() * a + map.c() * b;
     numbers[size++] = map.b() * a + map.d() * b;
     numbers[size++] = map.a() * c + map.c() * d;
     numbers[size++] = map.b() * c + map.d() * d;
-    point(e, f);
+    numbers[size++] = map.a() * e + map.c() * f + map.e();
+    numbers[size++] = map.b() * e + map.d() * f + map.f();
+    if (!layers.isEmpty()) {
+      include(placed(at).apply(outlines.get(index).bounds()));
+    }
   }
 
-  /** Begins an outline of this frame alone. */
+  private Affine placed(int at) {
+    return new Affine(
+        numbers[at + 1],
+        numbers[at + 2],
+        numbers[at + 3],
+        numbers[at + 4],
+        numbers[at + 5],
+        numbers[at + 6]);
+  }
+
+  /** Begins an outline of this frame alone; its steps follow, and {@link #endInline}. */
   void beginInline() {
     grow(2);
-    numbers[counted]++;
     numbers[size++] = INLINE;
-    own = size;
+    steps = size;
     numbers[size++] = 0;
   }
 
-  /** Begins a line; its steps follow, and {@link #endInline}. */
+  void endInline() {
+    numbers[steps] = size - steps - 1;
+  }
+
+  /** Begins a line; its steps follow. */
   void stroke(int rgb, double alpha, double width, int cap, double[] dash) {
-    shape(rgb, alpha);
-    numbers[counted] = STROKE;
-    grow(4 + dash.length);
+    begin(Op.STROKE, 6 + dash.length);
     double scale = Math.hypot(map.a(), map.b());
-    numbers[size++] = width * scale;
-    numbers[size++] = cap;
-    numbers[size++] = dash.length;
+    add(FramePaint.Kind.PLAIN.ordinal(), alpha, rgb, width * scale, cap, dash.length);
     for (double d : dash) {
       numbers[size++] = d * scale;
     }
-    own = size;
-    numbers[size++] = 0;
+    // A square cap reaches farthest, to its corners.
+    around = width * scale;
   }
 
   /** The step along a segment from where the last one ended. */
   void segment(Segment s) {
     Point e = s.end();
     if (s instanceof Quadratic q) {
-      step(QUADRATIC, q.p1().x(), q.p1().y(), e.x(), e.y());
+      step(PathStep.QUADRATIC, q.p1().x(), q.p1().y(), e.x(), e.y());
     } else if (s instanceof Cubic c) {
-      step(CUBIC, c.p1().x(), c.p1().y(), c.p2().x(), c.p2().y(), e.x(), e.y());
+      step(PathStep.CUBIC, c.p1().x(), c.p1().y(), c.p2().x(), c.p2().y(), e.x(), e.y());
     } else if (s instanceof Arc a) {
       a.cubics().forEach(this::segment);
     } else {
-      step(LINE, e.x(), e.y());
+      step(PathStep.LINE, e.x(), e.y());
     }
   }
 
-  void step(int kind, double... points) {
+  void step(PathStep step, double... points) {
     grow(1 + points.length);
-    numbers[size++] = kind;
+    numbers[size++] = step.ordinal();
     for (int i = 0; i < points.length; i += 2) {
       point(points[i], points[i + 1]);
     }
@@ -138,19 +228,43 @@ public final class Frame {
   void polygon(double[] points) {
     grow(points.length / 2 * 3 + 1);
     for (int i = 0; i < points.length; i += 2) {
-      numbers[size++] = i == 0 ? MOVE : LINE;
+      numbers[size++] = (i == 0 ? PathStep.MOVE : PathStep.LINE).ordinal();
       point(points[i], points[i + 1]);
     }
-    numbers[size++] = CLOSE;
+    numbers[size++] = PathStep.CLOSE.ordinal();
   }
 
   private void point(double x, double y) {
-    numbers[size++] = map.a() * x + map.c() * y + map.e();
-    numbers[size++] = map.b() * x + map.d() * y + map.f();
+    double px = map.a() * x + map.c() * y + map.e();
+    double py = map.b() * x + map.d() * y + map.f();
+    numbers[size++] = px;
+    numbers[size++] = py;
+    if (!layers.isEmpty()) {
+      include(px, py);
+    }
   }
 
-  void endInline() {
-    numbers[own] = size - own - 1;
+  private void include(Rect r) {
+    if (!r.isEmpty()) {
+      include(r.left(), r.top());
+      include(r.right(), r.bottom());
+    }
+  }
+
+  /** Lets the box of the innermost layer reach to a point; those round it follow when it ends. */
+  private void include(double x, double y) {
+    int box = layers.get(layers.size() - 1) + BOX;
+    numbers[box] = Math.min(numbers[box], x - around);
+    numbers[box + 1] = Math.min(numbers[box + 1], y - around);
+    numbers[box + 2] = Math.max(numbers[box + 2], x + around);
+    numbers[box + 3] = Math.max(numbers[box + 3], y + around);
+  }
+
+  private void add(double... more) {
+    grow(more.length);
+    for (double n : more) {
+      numbers[size++] = n;
+    }
   }
 
   private void grow(int more) {
@@ -161,6 +275,7 @@ public final class Frame {
 
   /** The list, as long as it is filled. */
   public double[] numbers() {
+    end();
     return Arrays.copyOf(numbers, size);
   }
 }

@@ -1,12 +1,27 @@
 package rovingglyph.frame;
 
+import java.util.Arrays;
 import java.util.List;
 import rovingglyph.geometry.Rect;
 import rovingglyph.type.Outline;
 
-/** How far the things of one frame are from where they are in another, px. */
-final class FrameShift {
-  private FrameShift() {}
+/**
+ * How far the things of one frame are from where they are in another, px: where they stand in each
+ * is gathered, and the two are compared.
+ */
+final class FrameShift implements FrameSink {
+  /**
+   * This less the count of a step's numbers stands before them; before a map its outline's index.
+   */
+  private static final int STEP_MARK = -1;
+
+  private final List<Outline> outlines;
+  private double[] marks = new double[256];
+  private int size;
+
+  private FrameShift(List<Outline> outlines) {
+    this.outlines = outlines;
+  }
 
   /**
    * The most that any point moves; infinite where the two do not show the same things.
@@ -17,39 +32,42 @@ final class FrameShift {
     if (a.length != b.length) {
       return Double.POSITIVE_INFINITY;
     }
+    FrameShift one = new FrameShift(outlines);
+    FrameShift other = new FrameShift(outlines);
+    FrameReader.read(a, one);
+    FrameReader.read(b, other);
+    return one.from(other);
+  }
+
+  private double from(FrameShift other) {
+    if (size != other.size) {
+      return Double.POSITIVE_INFINITY;
+    }
     double most = 0;
-    int i = 0;
-    while (i < a.length) {
-      int count = (int) a[i + 2];
-      if (count != (int) b[i + 2]) {
+    for (int i = 0; i < size; ) {
+      if (marks[i] != other.marks[i]) {
         return Double.POSITIVE_INFINITY;
       }
-      i += Frame.HEAD;
-      if (count == Frame.STROKE) {
-        int steps = i + 3 + (int) a[i + 2];
-        int end = steps + 1 + (int) a[steps];
-        most = Math.max(most, points(a, b, steps + 1, end));
-        i = end;
-      }
-      for (int k = 0; k < count; k++) {
-        if (a[i] != b[i]) {
-          return Double.POSITIVE_INFINITY;
+      if (marks[i] < 0) {
+        int points = STEP_MARK - (int) marks[i];
+        for (int k = i + 1; k <= i + points; k++) {
+          most = Math.max(most, Math.abs(marks[k] - other.marks[k]) * Math.sqrt(2));
         }
-        if (a[i] == Frame.INLINE) {
-          int end = i + 2 + (int) a[i + 1];
-          most = Math.max(most, points(a, b, i + 2, end));
-          i = end;
-        } else {
-          double turned =
-              Math.hypot(a[i + 1] - b[i + 1], a[i + 2] - b[i + 2])
-                  + Math.hypot(a[i + 3] - b[i + 3], a[i + 4] - b[i + 4]);
-          double moved = Math.hypot(a[i + 5] - b[i + 5], a[i + 6] - b[i + 6]);
-          most = Math.max(most, moved + reach(outlines.get((int) a[i])) * turned);
-          i += Frame.STRIDE;
-        }
+        i += 1 + points;
+      } else {
+        most = Math.max(most, outline(other, i));
+        i += Frame.STRIDE;
       }
     }
     return most;
+  }
+
+  private double outline(FrameShift o, int i) {
+    double turned =
+        Math.hypot(marks[i + 1] - o.marks[i + 1], marks[i + 2] - o.marks[i + 2])
+            + Math.hypot(marks[i + 3] - o.marks[i + 3], marks[i + 4] - o.marks[i + 4]);
+    double moved = Math.hypot(marks[i + 5] - o.marks[i + 5], marks[i + 6] - o.marks[i + 6]);
+    return moved + reach(outlines.get((int) marks[i])) * turned;
   }
 
   private static double reach(Outline o) {
@@ -58,11 +76,48 @@ final class FrameShift {
     return r.isEmpty() ? 0 : Math.max(across, Math.max(Math.abs(r.top()), Math.abs(r.bottom())));
   }
 
-  private static double points(double[] a, double[] b, int from, int to) {
-    double most = 0;
-    for (int i = from; i < to; i++) {
-      most = Math.max(most, Math.abs(a[i] - b[i]));
+  private void mark(double kind, double[] n, int at, int count) {
+    if (size + 1 + count > marks.length) {
+      marks = Arrays.copyOf(marks, Math.max(size + 1 + count, marks.length * 2));
     }
-    return most * Math.sqrt(2);
+    marks[size++] = kind;
+    System.arraycopy(n, at, marks, size, count);
+    size += count;
+  }
+
+  @Override
+  public void outline(int index, double[] n, int at) {
+    mark(index, n, at, Frame.STRIDE - 1);
+  }
+
+  @Override
+  public void step(PathStep step, double[] n, int at) {
+    mark(STEP_MARK - step.numbers(), n, at, step.numbers());
+  }
+
+  @Override
+  public void fill(FramePaint paint) {
+    // Colours do not move.
+  }
+
+  @Override
+  public void stroke(FramePaint paint, double width, int cap, double[] dash) {
+    // Nor do lines change in width or dashes while the shutter is open, but for what their steps
+    // do.
+  }
+
+  @Override
+  public void push(Layer layer) {
+    // What is in it follows.
+  }
+
+  @Override
+  public void matte(boolean inverted) {
+    // The same.
+  }
+
+  @Override
+  public void pop() {
+    // Nothing stands in a pop.
   }
 }

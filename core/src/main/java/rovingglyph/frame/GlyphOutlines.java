@@ -90,9 +90,9 @@ final class GlyphOutlines {
 
   private static void paint(Frame frame, SubPath p) {
     Point start = p.segments().get(0).start();
-    frame.step(Frame.MOVE, start.x(), start.y());
+    frame.step(PathStep.MOVE, start.x(), start.y());
     p.segments().forEach(frame::segment);
-    frame.step(Frame.CLOSE);
+    frame.step(PathStep.CLOSE);
   }
 
   /** The outline of a glyph where it stands, in scene pixels. */

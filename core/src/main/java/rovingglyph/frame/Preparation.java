@@ -9,6 +9,7 @@ import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Cruise;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.GuidePath;
@@ -79,6 +80,9 @@ public final class Preparation {
     for (Drawing d : scene.drawings()) {
       items.put(d.id(), new PreparedDrawing(d, outlines.size(), outlines));
       d.parts().forEach(part -> outlines.add(Outline.of(part.data())));
+    }
+    for (ColourField c : scene.colourFields()) {
+      items.put(c.id(), new PreparedColourField(c, area()));
     }
     return new PreparedScene(solved, paths, inOrder, items, outlines);
   }

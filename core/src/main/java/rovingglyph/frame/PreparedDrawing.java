@@ -20,7 +20,7 @@ record PreparedDrawing(Drawing drawing, int outlineBase, List<Outline> outlines)
     double alpha = Place.alpha(drawing, time);
     Affine m = Place.map(drawing, time);
     for (int i = 0; i < drawing.parts().size() && alpha > 0; i++) {
-      frame.shape(drawing.parts().get(i).fill(), alpha);
+      frame.fill(drawing.parts().get(i).fill(), alpha);
       frame.outline(outlineBase + i, m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
     }
   }

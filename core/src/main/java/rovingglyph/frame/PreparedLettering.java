@@ -165,7 +165,7 @@ public record PreparedLettering(
         if (p.fill() != fill || p.alpha() != alpha) {
           fill = p.fill();
           alpha = p.alpha();
-          frame.shape(fill, alpha);
+          frame.fill(fill, alpha);
         }
         ink(row, p).paint(frame);
       }

@@ -3,9 +3,11 @@ package rovingglyph.frame;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
+import rovingglyph.scene.Clip;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
@@ -74,7 +76,7 @@ public record PreparedScene(
    *     shutter angle
    */
   public Frame at(double time, double shutter) {
-    Frame frame = new Frame();
+    Frame frame = new Frame(outlines);
     paint(frame, scene.stack(), Affine.IDENTITY, time, shutter);
     return frame;
   }
@@ -85,31 +87,32 @@ public record PreparedScene(
       if (item.hidden() || !item.properties().shownAt(time)) {
         continue;
       }
+      Group group = item instanceof Group g ? g : null;
+      PreparedItem prepared = items.get(id);
       double at = time + shutter * blur(item) / 360 / scene.rate().perSecond();
-      if (item instanceof Group g) {
-        paint(frame, g, map, at, time, shutter);
+      double alpha = group == null ? 1 : Place.alpha(group, at);
+      if (alpha <= 0 || group == null && prepared == null) {
         continue;
       }
-      PreparedItem prepared = items.get(id);
-      if (prepared != null) {
+      boolean isolated = group != null && scene.blendsWithin(group);
+      Appearance appearance =
+          new Appearance(item, alpha, isolated, at, Math.hypot(map.a(), map.b()));
+      appearance.begin(frame);
+      if (group != null) {
+        paint(frame, group.members(), map.times(Place.map(group, at)), time, shutter);
+      } else {
         frame.mapped(map);
         prepared.paint(frame, at);
       }
+      frame.mapped(map);
+      appearance.end(frame, clip(item, at));
     }
   }
 
-  private void paint(Frame f, Group g, Affine map, double at, double time, double shutter) {
-    double alpha = Place.alpha(g, at);
-    if (alpha <= 0) {
-      return;
-    }
-    if (alpha < 1) {
-      f.push(alpha);
-    }
-    paint(f, g.members(), map.times(Place.map(g, at)), time, shutter);
-    if (alpha < 1) {
-      f.pop();
-    }
+  /** The path that an item is clipped to; null where it is not. */
+  private Contour clip(Item item, double time) {
+    Clip clip = item.properties().clip();
+    return clip == null ? null : paths.get(clip.path()).at(time);
   }
 
   /** The id of the topmost visible item within {@code reach} px of a point; empty if none is. */
@@ -123,6 +126,10 @@ public record PreparedScene(
       String id = ids.get(i);
       Item item = scene.item(id);
       if (item.hidden() || !item.properties().shownAt(time)) {
+        continue;
+      }
+      Clip clip = item.properties().clip();
+      if (clip != null && !Appearance.shows(clip, clip(item, time), spot)) {
         continue;
       }
       PreparedItem prepared = items.get(id);

@@ -64,14 +64,13 @@ final class TrailLine {
     double[] dash = trail.dash().stream().mapToDouble(d -> d).toArray();
     frame.stroke(trail.colour(), alpha, trail.width(), trail.cap().ordinal(), dash);
     for (Contour c : pieces) {
-      frame.step(Frame.MOVE, c.first().x(), c.first().y());
+      frame.step(PathStep.MOVE, c.first().x(), c.first().y());
       for (Segment s : c.segments()) {
         frame.segment(s);
       }
       if (c.closed()) {
-        frame.step(Frame.CLOSE);
+        frame.step(PathStep.CLOSE);
       }
     }
-    frame.endInline();
   }
 }

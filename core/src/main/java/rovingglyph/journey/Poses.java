@@ -51,11 +51,11 @@ public final class Poses {
     }
   }
 
-  /** The letterings and the groups; where none of them moves, the pictures. */
+  /** The letterings and the groups; where none of them moves, all else that is placed. */
   private static List<? extends Item> moving(Scene scene) {
     List<Item> first = new ArrayList<>(scene.letterings());
     first.addAll(scene.groups());
-    return first.stream().anyMatch(Animatable::moves) ? first : scene.drawings();
+    return first.stream().anyMatch(Animatable::moves) ? first : scene.placed();
   }
 
   private static void label(

@@ -38,6 +38,29 @@ public final class Colours {
     return (int) Math.round(Math.min(Math.max(v, 0), 1) * 255);
   }
 
+  /** The light of each of the 256 values of a channel of sRGB, 0 to 1. */
+  public static double[] light() {
+    double[] out = new double[256];
+    for (int v = 0; v < out.length; v++) {
+      out[v] = linear(v);
+    }
+    return out;
+  }
+
+  /**
+   * The values of a channel of sRGB, 0 to 255, for light from 0 to 1 in equal steps.
+   *
+   * @param steps at least 1; of 4096 neighbours differ by no more than one value but in the darkest
+   *     1/500
+   */
+  public static double[] values(int steps) {
+    double[] out = new double[steps + 1];
+    for (int i = 0; i <= steps; i++) {
+      out[i] = Math.round(encoded((double) i / steps) * 255);
+    }
+    return out;
+  }
+
   private static double linear(int v) {
     double c = v / 255.0;
     return c <= 0.04045 ? c / 12.92 : Math.pow((c + 0.055) / 1.055, 2.4);

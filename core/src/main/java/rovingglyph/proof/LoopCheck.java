@@ -100,7 +100,7 @@ public final class LoopCheck {
     item.values()
         .forEach(
             (c, m) -> {
-              if (m.moves() && c.kind() == Channel.Kind.NUMBER && matters(item, c)) {
+              if (m.moves() && c.kind() != Channel.Kind.COLOUR && matters(item, c)) {
                 value(item, name, c, m, period(c, lap));
               }
             });

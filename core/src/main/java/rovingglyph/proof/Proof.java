@@ -13,6 +13,7 @@ import rovingglyph.scene.Animatable;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
+import rovingglyph.scene.Effect;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
@@ -127,7 +128,19 @@ public final class Proof {
               + "\u201d is not known to this version: it is kept, and not shown",
           u.id(),
           -1);
-    } else if (item.properties().shownFrom() >= scene.length()) {
+      return;
+    }
+    for (Effect e : item.properties().effects()) {
+      if (e.kind() == null) {
+        find(
+            "An effect of the kind \u201c"
+                + e.word()
+                + "\u201d is not known to this version: it is kept, and not shown",
+            item.id(),
+            -1);
+      }
+    }
+    if (item.properties().shownFrom() >= scene.length()) {
       String name = item instanceof Lettering l ? quoted(l) : named(item.name());
       find(name + " is shown only after the end of the scene", item.id(), -1);
     }

@@ -16,11 +16,14 @@ public final class Channel {
     /** 0xRRGGBB. */
     COLOUR,
     /** The design units of a font's axis. */
-    AXIS
+    AXIS,
+    /** A number of an effect. */
+    EFFECT
   }
 
   private static final Map<String, Channel> ALL = new LinkedHashMap<>();
   private static final String AXIS = "axis-";
+  private static final String EFFECT = "effect-";
 
   /** The axes that OpenType registers. */
   private static final Map<String, String> REGISTERED =
@@ -59,6 +62,11 @@ public final class Channel {
   public static final Channel X = px("x", "Centre x", -1e6, 1e6);
   public static final Channel Y = px("y", "Centre y", -1e6, 1e6);
   public static final Channel SCALE = number("scale", "Scale", "", 0.001, 1000);
+  public static final Channel FROM_X = percent("fromX", "Begins across", -1000, 1000);
+  public static final Channel FROM_Y = percent("fromY", "Begins down", -1000, 1000);
+  public static final Channel TO_X = percent("toX", "Ends across", -1000, 1000);
+  public static final Channel TO_Y = percent("toY", "Ends down", -1000, 1000);
+  public static final Channel SOFT_EDGE = px("softEdge", "Soft edge", 0, 1000);
 
   public static final Channel TURN = turn("turn", "Turn");
   public static final Channel RADIUS = px("radius", "Radius", 1, 1e5);
@@ -94,7 +102,7 @@ public final class Channel {
   private final int index;
 
   private Channel(String field, String label, String unit, double min, double max, Kind kind) {
-    this.index = kind == Kind.AXIS ? -1 : ALL.size();
+    this.index = kind == Kind.AXIS || kind == Kind.EFFECT ? -1 : ALL.size();
     this.field = field;
     this.label = label;
     this.unit = unit;
@@ -132,6 +140,21 @@ public final class Channel {
     return new Channel(AXIS + tag, label, "", -32768, 32767, Kind.AXIS);
   }
 
+  /** The channel of a number of an item's effect. */
+  public static Channel effect(String id, Effect.Parameter p) {
+    return new Channel(
+        EFFECT + id + "-" + p.name(), p.label(), p.unit(), p.min(), p.max(), Kind.EFFECT);
+  }
+
+  /** The channel of that field name; null if no effect has such a number. */
+  private static Channel effect(String field) {
+    int at = field.lastIndexOf('-');
+    Effect.Parameter p = Effect.parameter(field.substring(at + 1));
+    return p == null || at <= EFFECT.length()
+        ? null
+        : effect(field.substring(EFFECT.length(), at), p);
+  }
+
   /** The tag of an axis channel. */
   public String tag() {
     return field.substring(AXIS.length());
@@ -165,7 +188,7 @@ public final class Channel {
     return Math.min(Math.max(value, min), max);
   }
 
-  /** Its place among the named ones, for tables of values; -1 for an axis. */
+  /** Its place among the named ones, for tables of values; -1 for an axis or an effect. */
   public int index() {
     return index;
   }
@@ -175,7 +198,7 @@ public final class Channel {
     return ALL.size();
   }
 
-  /** All that are known by name; without the axes of fonts. */
+  /** All that are known by name; without the axes of fonts and the numbers of effects. */
   public static List<Channel> named() {
     return List.copyOf(ALL.values());
   }
@@ -183,7 +206,10 @@ public final class Channel {
   /** The channel with this field name; null if there is none. */
   public static Channel of(String field) {
     boolean axis = field.length() == AXIS.length() + 4 && field.startsWith(AXIS);
-    return axis ? axis(field.substring(AXIS.length())) : ALL.get(field);
+    if (axis) {
+      return axis(field.substring(AXIS.length()));
+    }
+    return field.startsWith(EFFECT) ? effect(field) : ALL.get(field);
   }
 
   @Override

@@ -31,8 +31,8 @@ public record Drawing(
   }
 
   @Override
-  public Drawing with(ItemProperties p) {
-    return new Drawing(p, parts, values, extras);
+  public Drawing with(ItemProperties p, Map<Channel, AnimatedValue> newValues) {
+    return new Drawing(p, parts, newValues, extras);
   }
 
   @Override

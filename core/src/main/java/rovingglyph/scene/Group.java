@@ -24,8 +24,8 @@ public record Group(
   }
 
   @Override
-  public Group with(ItemProperties p) {
-    return new Group(p, members, centre, values, extras);
+  public Group with(ItemProperties p, Map<Channel, AnimatedValue> newValues) {
+    return new Group(p, members, centre, newValues, extras);
   }
 
   public Group with(List<String> newMembers) {

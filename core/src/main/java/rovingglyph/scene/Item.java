@@ -1,5 +1,7 @@
 package rovingglyph.scene;
 
+import java.util.Map;
+
 /** Something that stands in the stack, or in a group that does. */
 public sealed interface Item extends Animatable permits Lettering, Transformed, UnknownItem {
   ItemProperties properties();
@@ -28,7 +30,12 @@ public sealed interface Item extends Animatable permits Lettering, Transformed, 
   @Override
   Item with(Channel channel, AnimatedValue value);
 
-  Item with(ItemProperties newProperties);
+  /** A copy with other properties and values; a value for each effect's numbers, and for a clip. */
+  Item with(ItemProperties newProperties, Map<Channel, AnimatedValue> newValues);
+
+  default Item with(ItemProperties newProperties) {
+    return with(newProperties, values());
+  }
 
   /** Calls what is said for the kind of this item: the one place where kinds are told apart. */
   <R> R accept(Visitor<R> visitor);
@@ -40,6 +47,8 @@ public sealed interface Item extends Animatable permits Lettering, Transformed, 
     R drawing(Drawing d);
 
     R group(Group g);
+
+    R colourField(ColourField c);
 
     R unknown(UnknownItem u);
   }

@@ -1,5 +1,7 @@
 package rovingglyph.scene;
 
+import java.util.List;
+
 /**
  * What every item has, whatever its kind.
  *
@@ -8,21 +10,60 @@ package rovingglyph.scene;
  *     there from the start
  * @param shownTo seconds, greater than {@code shownFrom}; the item is there before this time. Plus
  *     infinity where it stays to the end
+ * @param effects in the order in which they are done, before the clip
+ * @param clip null where all of the item is seen
  */
 public record ItemProperties(
-    String id, String name, double shownFrom, double shownTo, boolean hidden, boolean locked) {
+    String id,
+    String name,
+    double shownFrom,
+    double shownTo,
+    boolean hidden,
+    boolean locked,
+    BlendMode blend,
+    List<Effect> effects,
+    Clip clip) {
 
   /** Seconds. A document's time is a decimal and a frame's a fraction: these mean the same one. */
   private static final double SAME_TIME = 1e-6;
 
-  /** Always there, neither hidden nor locked. */
+  /** Always there, neither hidden nor locked, as it is. */
   public ItemProperties(String id, String name) {
-    this(id, name, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, false, false);
+    this(
+        id,
+        name,
+        Double.NEGATIVE_INFINITY,
+        Double.POSITIVE_INFINITY,
+        false,
+        false,
+        BlendMode.NORMAL,
+        List.of(),
+        null);
   }
 
   /** The same with other times; from must be less than to. */
   public ItemProperties shown(double from, double to) {
-    return new ItemProperties(id, name, from, to, hidden, locked);
+    return new ItemProperties(id, name, from, to, hidden, locked, blend, effects, clip);
+  }
+
+  public ItemProperties flagged(boolean newHidden, boolean newLocked) {
+    return new ItemProperties(
+        id, name, shownFrom, shownTo, newHidden, newLocked, blend, effects, clip);
+  }
+
+  public ItemProperties blended(BlendMode mode) {
+    return new ItemProperties(id, name, shownFrom, shownTo, hidden, locked, mode, effects, clip);
+  }
+
+  public ItemProperties with(List<Effect> newEffects) {
+    return new ItemProperties(
+        id, name, shownFrom, shownTo, hidden, locked, blend, List.copyOf(newEffects), clip);
+  }
+
+  /** Clipped, or with null not clipped. */
+  public ItemProperties clipped(Clip newClip) {
+    return new ItemProperties(
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, newClip);
   }
 
   /** Whether the item is there at a time in seconds. */

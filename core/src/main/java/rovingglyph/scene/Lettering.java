@@ -72,8 +72,8 @@ public record Lettering(
   }
 
   @Override
-  public Lettering with(ItemProperties p) {
-    return new Lettering(p, text, face, faceName, setting, path, seat, showing, values, extras);
+  public Lettering with(ItemProperties p, Map<Channel, AnimatedValue> newValues) {
+    return new Lettering(p, text, face, faceName, setting, path, seat, showing, newValues, extras);
   }
 
   @Override

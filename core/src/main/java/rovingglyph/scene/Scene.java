@@ -63,6 +63,10 @@ public record Scene(
     return all(Drawing.class);
   }
 
+  public List<ColourField> colourFields() {
+    return all(ColourField.class);
+  }
+
   public List<Group> groups() {
     return all(Group.class);
   }
@@ -145,6 +149,21 @@ public record Scene(
     return shows(item)
         && item.properties().shownAt(time)
         && groupsRound(item.id()).stream().allMatch(g -> g.properties().shownAt(time));
+  }
+
+  /**
+   * Whether an item in a group is blended. It meets only what is below it in the group then, as in
+   * CSS, where whatever is faded, masked or filtered keeps its blending to itself.
+   */
+  public boolean blendsWithin(Group g) {
+    for (String id : g.members()) {
+      Item member = item(id);
+      if (member.properties().blend() != BlendMode.NORMAL
+          || member instanceof Group inner && blendsWithin(inner)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** With an item in the place of the one with its id, or behind all others where none has it. */

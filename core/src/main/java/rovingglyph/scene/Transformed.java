@@ -4,15 +4,12 @@ import java.util.List;
 import rovingglyph.geometry.Point;
 
 /** An item that is put somewhere as a whole: its centre at (x, y), scaled and turned about that. */
-public sealed interface Transformed extends Item permits Drawing, Group {
+public sealed interface Transformed extends Item permits Drawing, Group, ColourField {
   List<Channel> CHANNELS =
       List.of(Channel.X, Channel.Y, Channel.SCALE, Channel.ROTATION, Channel.OPACITY);
 
   /** In the pixels of what it holds. */
   Point centre();
-
-  @Override
-  Transformed with(ItemProperties newProperties);
 
   /** The value of a channel that a document leaves out, for a centre. */
   static double start(Channel c, Point centre) {

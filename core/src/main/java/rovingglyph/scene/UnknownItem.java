@@ -22,7 +22,7 @@ public record UnknownItem(ItemProperties properties, String kind, UnknownFields 
   }
 
   @Override
-  public UnknownItem with(ItemProperties p) {
+  public UnknownItem with(ItemProperties p, Map<Channel, AnimatedValue> newValues) {
     return new UnknownItem(p, kind, extras);
   }
 

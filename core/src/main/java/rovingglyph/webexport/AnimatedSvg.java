@@ -4,12 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleFunction;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.PreparedColourField;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Rect;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
@@ -81,10 +84,11 @@ public final class AnimatedSvg {
         continue;
       }
       String name = prefix + "-" + written++;
-      String shown = shown(name, item.properties());
-      body.append(shown);
+      String outermost = outermost(name, item);
+      AppearanceSvg appearance = new AppearanceSvg(prepared, item, name, this::own);
+      body.append(outermost).append(appearance.begin(this::animate));
       item.accept(new Writing(name));
-      body.append(shown.isEmpty() ? "" : "</g>\n");
+      body.append(appearance.end()).append(outermost.isEmpty() ? "" : "</g>\n");
     }
   }
 
@@ -117,19 +121,49 @@ public final class AnimatedSvg {
     }
 
     @Override
+    public Void colourField(ColourField c) {
+      Rect frame = new Rect(0, 0, scene.width(), scene.height());
+      String rect = new ColourFieldSvg(new PreparedColourField(c, frame), scene).write(name + "-g");
+      if (c.area() == ColourField.Area.FRAME) {
+        faded(name, c, () -> body.append(rect));
+      } else {
+        placed(name, c, () -> body.append(rect));
+      }
+      return null;
+    }
+
+    @Override
     public Void unknown(UnknownItem u) {
       return null;
     }
   }
 
-  /**
-   * Begins a group that is there only while an item is; empty for one that always is. It goes by
-   * its opacity, which every player can step; what it holds may set its own visibility.
-   */
-  private String shown(String name, ItemProperties p) {
-    if (p.alwaysShown()) {
-      return "";
+  /** Begins the group that is blended and comes and goes; empty for an item that needs none. */
+  private String outermost(String name, Item item) {
+    List<String> attributes = new ArrayList<>();
+    if (!item.properties().alwaysShown()) {
+      shown(name, item.properties());
+      attributes.add("class=\"" + name + "-shown\"");
     }
+    String style = blends(item) ? "isolation:isolate" : "";
+    String blending = AppearanceSvg.blending(item);
+    style += (style.isEmpty() || blending.isEmpty() ? "" : ";") + blending;
+    if (!style.isEmpty()) {
+      attributes.add("style=\"" + style + "\"");
+    }
+    return attributes.isEmpty() ? "" : "<g " + String.join(" ", attributes) + ">\n";
+  }
+
+  /** Whether something in a group is blended with what is below it there. */
+  private boolean blends(Item item) {
+    return item instanceof Group g && scene.blendsWithin(g);
+  }
+
+  /**
+   * Has a class be there only while an item is. It goes by its opacity, which every player can
+   * step; what it holds may set its own visibility.
+   */
+  private void shown(String name, ItemProperties p) {
     double end = scene.length();
     StringBuilder stops = new StringBuilder();
     stops.append("0%{opacity:").append(p.shownAt(0) ? 1 : 0).append('}');
@@ -142,7 +176,6 @@ public final class AnimatedSvg {
     style.append("@keyframes " + name + "-shown{" + stops + "}\n");
     style.append("." + name + "-shown{animation:" + name + "-shown ");
     style.append(Decimal.text(end, 6) + "s step-end infinite}\n");
-    return "<g class=\"" + name + "-shown\">\n";
   }
 
   private void lettering(String name, PreparedLettering l) {
@@ -186,7 +219,16 @@ public final class AnimatedSvg {
   private void placed(String name, Transformed p, Runnable contents) {
     List<String> animations = new ArrayList<>();
     String fade = fade(name, p.movable(Channel.OPACITY), animations);
-    String place = place(name, p, animations);
+    group(name, place(name, p, animations), fade, animations, contents);
+  }
+
+  private void faded(String name, Transformed p, Runnable contents) {
+    List<String> animations = new ArrayList<>();
+    group(name, "", fade(name, p.movable(Channel.OPACITY), animations), animations, contents);
+  }
+
+  private void group(
+      String name, String place, String fade, List<String> animations, Runnable contents) {
     body.append("<g class=\"" + name + "\"" + style(place, fade) + ">\n");
     contents.run();
     body.append("</g>\n");

@@ -18,6 +18,8 @@ import rovingglyph.document.CueFile;
 import rovingglyph.document.MotionCodec;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.document.Spelling;
+import rovingglyph.frame.FrameEntries;
+import rovingglyph.frame.Op;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.proof.LoopCheck;
@@ -169,9 +171,9 @@ class MotionEditsTest {
     String with =
         "\"trail\":{\"colour\":\"#FF0000\",\"width\":3,\"with\":true,\"lead\":10,\"lag\":20}";
     PreparedScene s = prepare(document(LINE, "ab", "\"pathOffset\":200", with));
-    double[] n = s.at(0).numbers();
-    assertThat(n[0]).isEqualTo(0xFF0000);
-    assertThat(n[2]).isEqualTo(-1);
+    FrameEntries.Entry line = FrameEntries.of(s.at(0)).get(0);
+    assertThat(line.paint().rgb()).isEqualTo(0xFF0000);
+    assertThat(line.op()).isEqualTo(Op.STROKE);
     PreparedLettering l = s.letterings().get("l");
     assertThat(l.trail(l.seating(l.values(0)), false)).isEqualTo("M280 500L410 500");
     PreparedLettering own =

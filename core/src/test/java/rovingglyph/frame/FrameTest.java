@@ -8,6 +8,7 @@ import static rovingglyph.TestScenes.document;
 import static rovingglyph.TestScenes.offsets;
 import static rovingglyph.TestScenes.prepare;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
@@ -17,16 +18,18 @@ import rovingglyph.type.Outline;
 class FrameTest {
   @Test
   void aLetteringIsOneShapeOfAllItsOutlines() {
-    double[] n =
-        prepare(document(LINE, "ab c", "", "\"fill\":\"#102030\",\"opacity\":40")).at(0).numbers();
-    assertThat(n[0]).isEqualTo(0x102030);
-    assertThat(n[1]).isEqualTo(0.4);
-    assertThat(n[2]).isEqualTo(3);
-    assertThat(n).hasSize(Frame.HEAD + 3 * Frame.STRIDE);
+    List<FrameEntries.Entry> entries =
+        FrameEntries.of(
+            prepare(document(LINE, "ab c", "", "\"fill\":\"#102030\",\"opacity\":40")).at(0));
+    assertThat(entries).hasSize(1);
+    FrameEntries.Entry e = entries.get(0);
+    assertThat(e.paint().rgb()).isEqualTo(0x102030);
+    assertThat(e.paint().alpha()).isEqualTo(0.4);
+    assertThat(e.maps()).hasSize(3);
     // The origin of the first letter stands at the start of the line, scaled by the type size.
-    assertThat(n[4]).isCloseTo(100, within(1e-9));
-    assertThat(n[8]).isCloseTo(100, within(1e-9));
-    assertThat(n[9]).isCloseTo(500, within(1e-9));
+    assertThat(e.maps().get(0).a()).isCloseTo(100, within(1e-9));
+    assertThat(e.maps().get(0).e()).isCloseTo(100, within(1e-9));
+    assertThat(e.maps().get(0).f()).isCloseTo(500, within(1e-9));
   }
 
   @Test
@@ -41,9 +44,14 @@ class FrameTest {
         "\"pictures\":[{\"id\":\"k\",\"parts\":[{\"d\":\"M0 0H9V9Z\",\"fill\":\"#0000FF\"}]}],";
     String json =
         document(LINE, "a", "", "\"fill\":\"#FF0000\"").replace("\"paths\"", picture + "\"paths\"");
-    assertThat(prepare(json).at(0).numbers()[0]).isEqualTo(0x0000FF);
+    assertThat(lowest(json)).isEqualTo(0x0000FF);
     String turned = json.replace("\"paths\"", "\"stack\":[\"l\",\"k\"],\"paths\"");
-    assertThat(prepare(turned).at(0).numbers()[0]).isEqualTo(0xFF0000);
+    assertThat(lowest(turned)).isEqualTo(0xFF0000);
+  }
+
+  /** The colour of what is painted first. */
+  private static int lowest(String document) {
+    return FrameEntries.of(prepare(document).at(0)).get(0).paint().rgb();
   }
 
   @Test

@@ -11,6 +11,7 @@ import static rovingglyph.TestScenes.prepare;
 import static rovingglyph.TestScenes.with;
 
 import java.time.Duration;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -34,10 +35,8 @@ class GroupTest {
   }
 
   /** Where the point of the first outline's own map is brought. */
-  private static Affine first(double[] numbers, int at) {
-    int i = at + Frame.HEAD + 1;
-    return new Affine(
-        numbers[i], numbers[i + 1], numbers[i + 2], numbers[i + 3], numbers[i + 4], numbers[i + 5]);
+  private static Affine first(Frame frame) {
+    return FrameEntries.of(frame).get(0).maps().get(0);
   }
 
   @Test
@@ -47,9 +46,8 @@ class GroupTest {
 
   @Test
   void itsMembersAreScaledAndTurnedAboutItsCentreAndMoved() {
-    double[] n = prepare(grouped(AB, ",\"x\":700,\"scale\":2,\"rotation\":90")).at(0).numbers();
     // The text begins at (100, 500), 400 px before the centre: turned by a quarter above it.
-    Affine m = first(n, 0);
+    Affine m = first(prepare(grouped(AB, ",\"x\":700,\"scale\":2,\"rotation\":90")).at(0));
     assertThat(m.apply(Point.ORIGIN).distance(new Point(700, -300))).isLessThan(1e-9);
     assertThat(m.b()).isCloseTo(200, within(1e-9));
   }
@@ -62,17 +60,16 @@ class GroupTest {
             """
             "groups":[{"id":"g","members":["l"],"x":10,"rotation":90},
                       {"id":"h","members":["g"],"y":5,"scale":3}]""");
-    Affine m = first(prepare(json).at(0).numbers(), 0);
+    Affine m = first(prepare(json).at(0));
     assertThat(m.apply(Point.ORIGIN).distance(new Point(3 * -490, 5 + 3 * 100))).isLessThan(1e-9);
   }
 
   @Test
   void aFadedGroupIsAPictureOfItsOwnAndOneThatIsGoneIsNotPainted() {
-    double[] n = prepare(grouped(AB, ",\"opacity\":40")).at(0).numbers();
-    assertThat(n[1]).isEqualTo(0.4);
-    assertThat(n[2]).isEqualTo(Frame.PUSH);
-    assertThat(n[Frame.HEAD + 1]).isEqualTo(1);
-    assertThat(n[n.length - 1]).isEqualTo(Frame.POP);
+    List<FrameEntries.Entry> n = FrameEntries.of(prepare(grouped(AB, ",\"opacity\":40")).at(0));
+    assertThat(n).extracting(FrameEntries.Entry::op).containsExactly(Op.PUSH, Op.FILL, Op.POP);
+    assertThat(n.get(0).layer().alpha()).isEqualTo(0.4);
+    assertThat(n.get(1).paint().alpha()).isEqualTo(1);
     assertThat(prepare(grouped(AB, ",\"opacity\":0")).at(0).numbers()).isEmpty();
     assertThat(prepare(grouped(AB, ",\"hidden\":true")).at(0).numbers()).isEmpty();
   }
@@ -80,13 +77,17 @@ class GroupTest {
   @Test
   void linesAndBentLettersGoAlong() {
     String bent = document(LINE, "a", "\"method\":\"bent\"", "\"trail\":{\"width\":4}");
-    double[] plain = prepare(bent).at(0).numbers();
-    double[] moved = prepare(grouped(bent, ",\"x\":510,\"scale\":2")).at(0).numbers();
-    assertThat(moved[Frame.HEAD]).isEqualTo(2 * plain[Frame.HEAD]);
-    // The trail's first point, after width, cap, dashes, count and kind.
-    int at = Frame.HEAD + 5;
-    assertThat(moved[at]).isEqualTo(510 + 2 * (plain[at] - 500));
-    assertThat(moved[moved.length - 3]).isEqualTo(510 + 2 * (plain[plain.length - 3] - 500));
+    List<FrameEntries.Entry> plain = FrameEntries.of(prepare(bent).at(0));
+    List<FrameEntries.Entry> moved =
+        FrameEntries.of(prepare(grouped(bent, ",\"x\":510,\"scale\":2")).at(0));
+    assertThat(moved.get(0).line().get(0)).isEqualTo(2 * plain.get(0).line().get(0));
+    for (int i = 0; i < 2; i++) {
+      List<Point> before = plain.get(i).points();
+      for (int k = 0; k < before.size(); k++) {
+        assertThat(moved.get(i).points().get(k).x())
+            .isCloseTo(510 + 2 * (before.get(k).x() - 500), within(1e-9));
+      }
+    }
   }
 
   @Test

@@ -9,12 +9,13 @@ import static rovingglyph.TestScenes.document;
 import static rovingglyph.TestScenes.offsets;
 import static rovingglyph.TestScenes.prepare;
 
-import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.seat.Placement;
 
@@ -23,22 +24,8 @@ class ShownTest {
   private static final Point CENTRE = new Point(500, 500);
 
   /** All points of outlines that are of one frame alone. */
-  private static List<Point> points(double[] n) {
-    List<Point> out = new ArrayList<>();
-    int at = Frame.HEAD;
-    while (at < n.length) {
-      assertThat(n[at]).isEqualTo(Frame.INLINE);
-      int end = at + 2 + (int) n[at + 1];
-      at += 2;
-      while (at < end) {
-        int count = Frame.numbersOf((int) n[at]);
-        for (int i = 1; i < count; i += 2) {
-          out.add(new Point(n[at + i], n[at + i + 1]));
-        }
-        at += 1 + count;
-      }
-    }
-    return out;
+  private static List<Point> points(Frame frame) {
+    return FrameEntries.of(frame).stream().flatMap(e -> e.points().stream()).toList();
   }
 
   private static List<Boolean> shown(String path, String text, String more, double time) {
@@ -55,7 +42,7 @@ class ShownTest {
   @CsvSource({"left, 1", "right, -1"})
   void bentLettersStandBetweenTwoCircles(String side, int outward) {
     String seat = "\"method\":\"bent\",\"side\":\"" + side + "\",\"baselineShift\":10";
-    List<Point> points = points(prepare(document(CIRCLE, "abc", seat, "")).at(0).numbers());
+    List<Point> points = points(prepare(document(CIRCLE, "abc", seat, "")).at(0));
     double foot = 200 + 10.0 * outward;
     double head = 200 + 80.0 * outward;
     assertThat(points).hasSizeGreaterThan(3 * 5);
@@ -73,8 +60,7 @@ class ShownTest {
 
   @Test
   void theStepsOfABentEdgeLeaveItsCircleByNoMoreThanATenth() {
-    List<Point> points =
-        points(prepare(document(CIRCLE, "a", "\"method\":\"bent\"", "")).at(0).numbers());
+    List<Point> points = points(prepare(document(CIRCLE, "a", "\"method\":\"bent\"", "")).at(0));
     for (int i = 1; i < points.size(); i++) {
       Point a = points.get(i - 1);
       Point b = points.get(i);
@@ -88,10 +74,9 @@ class ShownTest {
 
   @Test
   void onAStraightLineBentLettersAreAsTheyAre() {
-    double[] plain = prepare(document(LINE, "a", "", "")).at(0).numbers();
-    double left = plain[8] + 0.1 * plain[4];
-    List<Point> bent =
-        points(prepare(document(LINE, "a", "\"method\":\"bent\"", "")).at(0).numbers());
+    Affine plain = FrameEntries.of(prepare(document(LINE, "a", "", "")).at(0)).get(0).maps().get(0);
+    double left = plain.e() + 0.1 * plain.a();
+    List<Point> bent = points(prepare(document(LINE, "a", "\"method\":\"bent\"", "")).at(0));
     assertThat(bent.stream().mapToDouble(Point::x).min().orElseThrow())
         .isCloseTo(left, within(1e-6));
     assertThat(bent.stream().mapToDouble(Point::y).min().orElseThrow())
@@ -105,7 +90,7 @@ class ShownTest {
     String seat =
         "\"method\":\"bent\",\"letterTurn\":{\"keyframes\":[{\"time\":0,\"value\":0},"
             + "{\"time\":1,\"value\":90}],\"stagger\":{\"delay\":10}}";
-    List<Point> points = points(prepare(document(LINE, "ab", seat, "")).at(1).numbers());
+    List<Point> points = points(prepare(document(LINE, "ab", seat, "")).at(1));
     double firstTop =
         points.subList(0, points.size() / 2).stream().mapToDouble(Point::y).min().orElseThrow();
     double secondTop =
@@ -153,12 +138,13 @@ class ShownTest {
     String more =
         "\"trail\":{\"colour\":\"#336699\",\"width\":4,\"dash\":[6,3],\"cap\":\"round\"},"
             + "\"trailFrom\":25,\"trailTo\":75";
-    double[] n = prepare(document(LINE, "a", "", more)).at(0).numbers();
-    assertThat(n).startsWith(0x336699, 1, Frame.STROKE, 4, 1, 2, 6, 3, 6);
-    assertThat(n[9]).isEqualTo(Frame.MOVE);
-    assertThat(n[10]).isCloseTo(300, within(1e-6));
-    assertThat(n[12]).isEqualTo(Frame.LINE);
-    assertThat(n[13]).isCloseTo(700, within(1e-6));
+    FrameEntries.Entry n = FrameEntries.of(prepare(document(LINE, "a", "", more)).at(0)).get(0);
+    assertThat(n.op()).isEqualTo(Op.STROKE);
+    assertThat(n.paint()).extracting("rgb", "alpha").containsExactly(0x336699, 1.0);
+    assertThat(n.line()).as("width, cap, dashes").containsExactly(4.0, 1.0, 6.0, 3.0);
+    assertThat(n.steps()).containsExactly(PathStep.MOVE, PathStep.LINE);
+    assertThat(n.points().get(0).x()).isCloseTo(300, within(1e-6));
+    assertThat(n.points().get(1).x()).isCloseTo(700, within(1e-6));
   }
 
   @Test
@@ -166,10 +152,10 @@ class ShownTest {
     String more =
         "\"trail\":{\"colour\":\"#000000\",\"width\":2,\"with\":true,\"lead\":20,\"lag\":10}";
     String at = "\"pathOffset\":380";
-    double[] n = prepare(document(CORNER, "ab", at, more)).at(0).numbers();
+    List<Point> n =
+        FrameEntries.of(prepare(document(CORNER, "ab", at, more)).at(0)).get(0).points();
     // From (470, 500) over the corner to 100 px past it: tail 380 - 10, head 480 + 20.
-    assertThat(n[6]).isEqualTo(9);
-    assertThat(new double[] {n[8], n[9], n[11], n[12], n[14], n[15]})
+    assertThat(n.stream().flatMapToDouble(p -> DoubleStream.of(p.x(), p.y())).toArray())
         .containsExactly(new double[] {470, 500, 500, 500, 500, 600}, within(1e-6));
   }
 
@@ -183,9 +169,14 @@ class ShownTest {
     for (String json : List.of(scene, scene.replace(",\"blur\":90", ""))) {
       PreparedScene s = prepare(json);
       assertThat(s.blurs()).isTrue();
-      double way = s.at(2, 0.5).numbers()[8] - s.at(2, -0.5).numbers()[8];
+      double way = left(s.at(2, 0.5)) - left(s.at(2, -0.5));
       assertThat(way).isCloseTo(json.equals(scene) ? 1 : 4, within(1e-6));
     }
     assertThat(prepare(document(LINE, "a", moving, "")).blurs()).isFalse();
+  }
+
+  /** Where the first letter stands. */
+  private static double left(Frame frame) {
+    return FrameEntries.of(frame).get(0).maps().get(0).e();
   }
 }

@@ -89,7 +89,7 @@ class ItemsTest {
         "\"name\":\"Kite\",\"shownFrom\":0.5,\"shownTo\":3,\"hidden\":true,\"locked\":true,\"later\":7";
     Scene s = SceneCodec.read(document(kind, common));
     assertThat(s.item("it").properties())
-        .isEqualTo(new ItemProperties("it", "Kite", 0.5, 3, true, true));
+        .isEqualTo(new ItemProperties("it", "Kite").shown(0.5, 3).flagged(true, true));
     String written = SceneCodec.write(s);
     assertThat(written).contains("\"version\":2", "\"later\":7");
     assertThat(SceneCodec.read(written)).isEqualTo(s);

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.io.TempDir;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
-import rovingglyph.render.FramePainter;
+import rovingglyph.render.Images;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
 import rovingglyph.webexport.AnimatedSvg;
@@ -102,11 +102,10 @@ class FirefoxTest {
   private static void compare(PreparedScene scene, BufferedImage shot, String where) {
     assertThat(shot.getWidth()).isGreaterThanOrEqualTo(5 * WIDTH);
     assertThat(shot.getHeight()).isGreaterThanOrEqualTo(2 * HEIGHT);
-    FramePainter painter = new FramePainter(scene);
     for (int i = 0; i < TIMES; i++) {
       BufferedImage there = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
       there.createGraphics().drawImage(shot, -(i % 5) * WIDTH, -(i / 5) * HEIGHT, null);
-      PictureTest.Difference d = PictureTest.Difference.of(painter.image(time(scene, i)), there);
+      PictureTest.Difference d = PictureTest.Difference.of(Images.of(scene, time(scene, i)), there);
       assertThat(d.mean()).as(where + " at " + time(scene, i)).isLessThan(1.4);
       assertThat(d.share()).as(where + " at " + time(scene, i)).isLessThan(0.003);
     }

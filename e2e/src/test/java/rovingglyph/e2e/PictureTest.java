@@ -19,7 +19,7 @@ import rovingglyph.document.SceneCodec;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
-import rovingglyph.render.FramePainter;
+import rovingglyph.render.Images;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Group;
@@ -86,7 +86,7 @@ class PictureTest {
     for (double share : new double[] {0.03, 0.1, 0.18, 0.4, 0.62, 0.7, 0.95}) {
       double t = scene.scene().rate().timeOf(Math.round(share * scene.scene().frameCount()));
       goTo(page, t);
-      Difference d = Difference.of(new FramePainter(scene).image(t), png(page.screenshot()));
+      Difference d = Difference.of(Images.of(scene, t), png(page.screenshot()));
       assertThat(d.mean).as(name + " at " + t).isLessThan(mean);
       assertThat(d.share).as(name + " at " + t).isLessThan(SHARE);
     }
@@ -135,7 +135,7 @@ class PictureTest {
       for (int frame : new int[] {2, 12, 25, 37, 46}) {
         double t = frame / 25.0;
         goTo(page, t + 1e-6);
-        Difference d = Difference.of(new FramePainter(scene).image(t), png(page.screenshot()));
+        Difference d = Difference.of(Images.of(scene, t), png(page.screenshot()));
         assertThat(d.mean).as(seat + " at " + t).isLessThan(6 * MEAN);
         assertThat(d.share).as(seat + " at " + t).isLessThan(10 * SHARE);
       }
@@ -175,7 +175,7 @@ class PictureTest {
     PreparedScene scene = Preparation.prepare(SceneCodec.read(document), SHAPER);
     String url = (String) page.evaluate("() => document.querySelector('main canvas').toDataURL()");
     BufferedImage canvas = png(Base64.getDecoder().decode(url.substring(url.indexOf(',') + 1)));
-    Difference d = Difference.of(new FramePainter(scene).image(2), canvas);
+    Difference d = Difference.of(Images.of(scene, 2), canvas);
     assertThat(d.mean).isLessThan(MEAN);
     assertThat(d.share).isLessThan(SHARE);
     page.context().close();
@@ -187,7 +187,7 @@ class PictureTest {
     PreparedScene one = Preparation.prepare(SceneCodec.read(document), SHAPER);
     String shifted = document.replace("\"baselineShift\": 18", "\"baselineShift\": 19");
     PreparedScene other = Preparation.prepare(SceneCodec.read(shifted), SHAPER);
-    Difference d = Difference.of(new FramePainter(one).image(2), new FramePainter(other).image(2));
+    Difference d = Difference.of(Images.of(one, 2), Images.of(other, 2));
     assertThat(d.share).isGreaterThan(3 * SHARE);
   }
 }

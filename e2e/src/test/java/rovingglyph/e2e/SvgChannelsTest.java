@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
-import rovingglyph.render.FramePainter;
+import rovingglyph.render.Images;
 import rovingglyph.scene.Lettering;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
@@ -224,7 +224,6 @@ class SvgChannelsTest {
     PreparedScene scene =
         Preparation.prepare(SceneCodec.read(document(moving, seat, more)), SHAPER);
     page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
-    FramePainter painter = new FramePainter(scene);
     Random random = new Random(number);
     for (int i = 0; i < 3; i++) {
       int frame = random.nextInt(50);
@@ -238,7 +237,8 @@ class SvgChannelsTest {
           }""",
           t);
       double off =
-          difference(painter.image(t), ImageIO.read(new ByteArrayInputStream(page.screenshot())));
+          difference(
+              Images.of(scene, t), ImageIO.read(new ByteArrayInputStream(page.screenshot())));
       if (off > 0.0008) {
         wrong.add("%.5f at %.4f s: %s, seat %s".formatted(off, t, moving, seat));
       }

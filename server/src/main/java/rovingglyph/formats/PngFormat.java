@@ -6,7 +6,6 @@ import java.nio.file.Path;
 import java.util.List;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.FramePainter;
-import rovingglyph.render.PngImages;
 import rovingglyph.render.Progress;
 import rovingglyph.scene.Scene;
 
@@ -60,7 +59,8 @@ final class PngFormat implements ExportFormat {
   @Override
   public void write(PreparedScene scene, ExportOptions options, Path out, Progress progress)
       throws IOException {
-    FramePainter painter = new FramePainter(scene, options.scale());
-    Files.write(out, PngImages.bytes(painter.image(options.number(ExportOption.AT))));
+    try (FramePainter painter = new FramePainter(scene, options.scale())) {
+      Files.write(out, painter.png(options.number(ExportOption.AT)));
+    }
   }
 }

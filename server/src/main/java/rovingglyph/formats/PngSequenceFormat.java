@@ -10,7 +10,6 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.FramePainter;
-import rovingglyph.render.PngImages;
 import rovingglyph.render.Progress;
 
 /** Every frame as a PNG of its own, numbered, in one ZIP. */
@@ -68,17 +67,17 @@ final class PngSequenceFormat implements ExportFormat {
       throws IOException {
     boolean done = false;
     try (OutputStream file = Files.newOutputStream(out);
-        ZipOutputStream zip = new ZipOutputStream(file)) {
+        ZipOutputStream zip = new ZipOutputStream(file);
+        FramePainter painter = new FramePainter(scene, options.scale())) {
       // PNG is packed already.
       zip.setMethod(ZipOutputStream.STORED);
-      FramePainter painter = new FramePainter(scene, options.scale());
       int frames = scene.scene().frameCount();
       int first = (int) options.number(FIRST);
       int digits = Math.max(LEAST_DIGITS, Integer.toString(first + frames - 1).length());
       String name = FileNames.plain(scene.scene().name());
       for (int f = 0; f < frames; f++) {
         progress.done(f);
-        byte[] png = PngImages.bytes(painter.image(scene.scene().rate().timeOf(f)));
+        byte[] png = painter.png(scene.scene().rate().timeOf(f));
         zip.putNextEntry(entry(name + "-" + padded(first + f, digits) + ".png", png));
         zip.write(png);
         zip.closeEntry();

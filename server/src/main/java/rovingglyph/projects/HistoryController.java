@@ -22,7 +22,6 @@ import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.FramePainter;
-import rovingglyph.render.PngImages;
 import rovingglyph.scene.Scene;
 import rovingglyph.server.Holds;
 import rovingglyph.server.JsonBody;
@@ -91,6 +90,8 @@ class HistoryController {
     PreparedScene prepared = Preparation.prepare(scene, shaper);
     double scale = Math.min(1, LARGEST / Math.max(scene.width(), scene.height()));
     double time = scene.rate().timeOf((int) (scene.frameCount() / 3));
-    return PngImages.bytes(new FramePainter(prepared, scale).image(time));
+    try (FramePainter painter = new FramePainter(prepared, scale)) {
+      return painter.png(time);
+    }
   }
 }

@@ -1,8 +1,11 @@
 package rovingglyph.render;
 
 import rovingglyph.scene.AnimatedValue;
+import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Group;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Scene;
 
 /** What painting a scene takes of the heap, estimated before it is begun. */
@@ -37,7 +40,7 @@ public final class MemoryNeed {
         + (need >> 20)
         + " MB of memory, and this server has "
         + (available() >> 20)
-        + " MB for it. Make the frame smaller, fade fewer groups within each other, turn motion blur"
+        + " MB for it. Make the frame smaller, fade, blur or clip fewer groups within each other, turn motion blur"
         + " off, or start the server with more memory (ROVING_MEMORY).";
   }
 
@@ -59,13 +62,26 @@ public final class MemoryNeed {
     return (images + layers + sums) * image(scene, scale);
   }
 
+  /** Layers that are open at one time at most: an item's own, and those of what is in it. */
   private static int layers(Scene scene, String id) {
-    if (!(scene.item(id) instanceof Group g)) {
-      return 0;
+    Item item = scene.item(id);
+    ItemProperties p = item.properties();
+    boolean layered =
+        !p.effects().isEmpty()
+            || p.blend() != BlendMode.NORMAL
+            || item instanceof Group g && (isFaded(g) || scene.blendsWithin(g));
+    int within = 0;
+    if (item instanceof Group g) {
+      within = g.members().stream().mapToInt(m -> layers(scene, m)).max().orElse(0);
     }
+    // A filter has its result beside the layer; a clip is measured in a layer, blurred in a
+    // further.
+    int filtered = p.effects().isEmpty() ? 0 : 1;
+    return within + (layered ? 1 : 0) + filtered + (p.clip() == null ? 0 : 3);
+  }
+
+  private static boolean isFaded(Group g) {
     AnimatedValue opacity = g.movable(Channel.OPACITY);
-    boolean faded = opacity != null && (opacity.moves() || opacity.keyed() || opacity.base() < 100);
-    int within = g.members().stream().mapToInt(m -> layers(scene, m)).max().orElse(0);
-    return within + (faded ? 1 : 0);
+    return opacity.moves() || opacity.keyed() || opacity.base() < 100;
   }
 }

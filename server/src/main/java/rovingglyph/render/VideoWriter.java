@@ -1,13 +1,13 @@
 package rovingglyph.render;
 
-import java.awt.image.BufferedImage;
-import java.awt.image.DataBufferInt;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
+import java.nio.channels.ClosedByInterruptException;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.ArrayBlockingQueue;
@@ -25,9 +25,6 @@ import rovingglyph.scene.Scene;
 public final class VideoWriter {
   /** Images that are painted ahead of the encoder at least. */
   public static final int LEAST_AHEAD = 2;
-
-  /** Rows of pixels that are handed over at once. */
-  private static final int ROWS = 64;
 
   /** With less room than this on the disk, in bytes, it counts as full. */
   private static final long LEAST_FREE = 1 << 20;
@@ -123,7 +120,7 @@ public final class VideoWriter {
    */
   public static void write(PreparedScene scene, Path out, Progress progress) throws IOException {
     List<String> command = command(scene.scene(), "pipe:0", out);
-    run(command, new Painting(scene, 1, BufferedImage.TYPE_INT_RGB), out, progress);
+    run(command, new Painting(scene, 1, true), out, progress);
   }
 
   /**
@@ -135,7 +132,7 @@ public final class VideoWriter {
   public static void writeWithAlpha(
       PreparedScene scene, double scale, List<String> encoder, Path out, Progress progress)
       throws IOException {
-    Painting painting = new Painting(scene, scale, BufferedImage.TYPE_INT_ARGB);
+    Painting painting = new Painting(scene, scale, false);
     String size = painting.width() + "x" + painting.height();
     run(
         command(scene.scene().rate(), "bgra", size, "pipe:0", encoder, out),
@@ -144,8 +141,8 @@ public final class VideoWriter {
         progress);
   }
 
-  /** What is painted, in which size, and into which type of {@link BufferedImage}. */
-  private record Painting(PreparedScene prepared, double scale, int type) {
+  /** What is painted, in which size, and whether without transparency. */
+  private record Painting(PreparedScene prepared, double scale, boolean opaque) {
     Scene scene() {
       return prepared.scene();
     }
@@ -171,8 +168,13 @@ public final class VideoWriter {
               .redirectOutput(ProcessBuilder.Redirect.DISCARD)
               .start();
       progress.child(ffmpeg);
-      try (OutputStream pipe = ffmpeg.getOutputStream()) {
+      // Written to by its name: the pixels go over as they lie, without a copy on the heap.
+      Path stdin = Path.of("/proc", Long.toString(ffmpeg.pid()), "fd", "0");
+      try (OutputStream open = ffmpeg.getOutputStream();
+          FileChannel pipe = FileChannel.open(stdin, StandardOpenOption.WRITE)) {
         feed(painting, pipe, progress);
+      } catch (ClosedByInterruptException e) {
+        throw new Progress.Cancelled();
       } catch (IOException e) {
         throw failed(progress, ffmpeg, log, out, e);
       }
@@ -239,69 +241,59 @@ public final class VideoWriter {
    * One thread paints ahead into a few images; this one writes them, so that neither waits.
    * Whatever fails there, fails here.
    */
-  private static void feed(Painting painting, OutputStream pipe, Progress progress)
+  private static void feed(Painting painting, FileChannel pipe, Progress progress)
       throws IOException, InterruptedException {
     int frames = painting.scene().frameCount();
-    int ahead = MemoryNeed.ahead(painting.scene(), painting.scale());
-    BlockingQueue<BufferedImage> free = new ArrayBlockingQueue<>(ahead);
-    BlockingQueue<Object> painted = new ArrayBlockingQueue<>(ahead + 1);
-    Thread thread = new Thread(() -> paint(painting, ahead, free, painted), "frame painter");
+    List<Raster> all = new ArrayList<>();
+    for (int i = MemoryNeed.ahead(painting.scene(), painting.scale()); i > 0; i--) {
+      all.add(new Raster(painting.width(), painting.height(), painting.opaque()));
+    }
+    BlockingQueue<Raster> free = new ArrayBlockingQueue<>(all.size(), false, all);
+    BlockingQueue<Object> painted = new ArrayBlockingQueue<>(all.size() + 1);
+    Thread thread = new Thread(() -> paint(painting, free, painted), "frame painter");
     thread.setDaemon(true);
     thread.start();
     try {
-      ByteBuffer bytes =
-          ByteBuffer.allocate(painting.width() * 4 * ROWS).order(ByteOrder.LITTLE_ENDIAN);
       for (int f = 0; f < frames; f++) {
         progress.done(f);
-        BufferedImage image = image(painted.take());
-        write(((DataBufferInt) image.getRaster().getDataBuffer()).getData(), bytes, pipe);
-        free.put(image);
+        Raster raster = raster(painted.take());
+        ByteBuffer bytes = painting.opaque() ? raster.bytes() : raster.unpremultiplied();
+        while (bytes.hasRemaining()) {
+          pipe.write(bytes);
+        }
+        free.put(raster);
       }
       progress.done(frames);
     } finally {
       thread.interrupt();
+      thread.join();
+      all.forEach(Raster::close);
     }
   }
 
   private static void paint(
-      Painting painting,
-      int ahead,
-      BlockingQueue<BufferedImage> free,
-      BlockingQueue<Object> painted) {
-    try {
-      FramePainter painter = new FramePainter(painting.prepared(), painting.scale());
-      for (int i = 0; i < ahead; i++) {
-        free.add(new BufferedImage(painting.width(), painting.height(), painting.type()));
-      }
+      Painting painting, BlockingQueue<Raster> free, BlockingQueue<Object> painted) {
+    try (FramePainter painter = new FramePainter(painting.prepared(), painting.scale())) {
       for (int f = 0; f < painting.scene().frameCount(); f++) {
-        BufferedImage image = free.take();
-        painter.paint(image, painting.scene().rate().timeOf(f));
-        painted.put(image);
+        Raster raster = free.take();
+        painter.paint(raster, painting.scene().rate().timeOf(f));
+        painted.put(raster);
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     } catch (RuntimeException | Error e) {
-      // There is always room for it: it holds one more than there are images.
+      // There is always room for it: it holds one more than there are rasters.
       painted.add(e);
     }
   }
 
-  private static BufferedImage image(Object painted) {
+  private static Raster raster(Object painted) {
     if (painted instanceof Error e) {
       throw e;
     }
     if (painted instanceof RuntimeException e) {
       throw e;
     }
-    return (BufferedImage) painted;
-  }
-
-  private static void write(int[] pixels, ByteBuffer bytes, OutputStream pipe) throws IOException {
-    int some = bytes.capacity() / 4;
-    for (int at = 0; at < pixels.length; at += some) {
-      int count = Math.min(some, pixels.length - at);
-      bytes.asIntBuffer().put(pixels, at, count);
-      pipe.write(bytes.array(), 0, count * 4);
-    }
+    return (Raster) painted;
   }
 }

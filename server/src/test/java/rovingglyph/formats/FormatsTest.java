@@ -26,7 +26,7 @@ import rovingglyph.document.Fields;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
-import rovingglyph.render.FramePainter;
+import rovingglyph.render.Images;
 import rovingglyph.render.Progress;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
@@ -133,7 +133,7 @@ class FormatsTest {
             ExportFormats.of("png-sequence"),
             "{\"size\":" + size + ",\"first\":" + first + "}",
             new Progress());
-    FramePainter painter = new FramePainter(scene(), size / 100);
+    PreparedScene scene = scene();
     try (ZipFile file = new ZipFile(zip.toFile())) {
       assertThat(file.size()).isEqualTo(12);
       int f = 0;
@@ -141,7 +141,7 @@ class FormatsTest {
         String number = String.format(Locale.ROOT, "%0" + digits + "d", first + f);
         assertThat(e.getName()).isEqualTo("Up-away-2-" + number + ".png");
         byte[] png = file.getInputStream(e).readAllBytes();
-        same(ImageIO.read(new ByteArrayInputStream(png)), painter.image(f++ / 25.0));
+        same(ImageIO.read(new ByteArrayInputStream(png)), Images.of(scene, size / 100, f++ / 25.0));
       }
     }
   }
@@ -168,8 +168,8 @@ class FormatsTest {
             .redirectError(ProcessBuilder.Redirect.DISCARD)
             .start();
     byte[] all = p.getInputStream().readAllBytes();
-    FramePainter painter = new FramePainter(scene(), size / 100.0);
-    BufferedImage first = painter.image(0);
+    PreparedScene scene = scene();
+    BufferedImage first = Images.of(scene, size / 100.0, 0);
     int w = first.getWidth();
     int h = first.getHeight();
     assertThat(all).hasSize(12 * w * h * 4);
@@ -185,7 +185,7 @@ class FormatsTest {
                 | (all[at + 1] & 255) << 8
                 | (all[at] & 255));
       }
-      same(is, painter.image(f / 25.0));
+      same(is, Images.of(scene, size / 100.0, f / 25.0));
     }
   }
 
@@ -203,6 +203,6 @@ class FormatsTest {
   @Test
   void aStillIsOfItsTimeAndSize() throws IOException {
     Path png = written(ExportFormats.of("png"), "{\"at\":0.2,\"size\":200}", new Progress());
-    same(ImageIO.read(png.toFile()), new FramePainter(scene(), 2).image(0.2));
+    same(ImageIO.read(png.toFile()), Images.of(scene(), 2, 0.2));
   }
 }

@@ -46,7 +46,7 @@ class RenderTest {
   @Test
   void shapesAreFilledInTheirPlaceOnTheBackground() {
     PreparedScene s = scene("\"background\":\"#204060\"," + square("#FF8000", ""));
-    BufferedImage image = new FramePainter(s).image(0);
+    BufferedImage image = Images.of(s, 0);
     assertThat(at(image, 100, 50)).isEqualTo(0xFFFF8000);
     assertThat(at(image, 81, 31)).isEqualTo(0xFFFF8000);
     assertThat(at(image, 78, 50)).isEqualTo(0xFF204060);
@@ -55,7 +55,7 @@ class RenderTest {
   @Test
   void opacityIsMixedWithWhatLiesBelow() {
     PreparedScene s = scene("\"background\":\"#000000\"," + square("#FFFFFF", ",\"opacity\":50"));
-    int grey = at(new FramePainter(s).image(0), 100, 50) & 255;
+    int grey = at(Images.of(s, 0), 100, 50) & 255;
     assertThat(grey).isBetween(127, 128);
   }
 
@@ -63,10 +63,10 @@ class RenderTest {
   void aPictureTurnsAboutItsOriginAndScales() {
     String turning =
         ",\"scale\":1.5,\"rotation\":{\"keyframes\":[{\"time\":0,\"value\":0},{\"time\":2,\"value\":90}]}";
-    FramePainter painter = new FramePainter(scene(square("#FF0000", turning)));
-    assertThat(at(painter.image(0), 100, 78)).isEqualTo(0xFFFF0000);
-    assertThat(at(painter.image(0), 100, 88)).as("its corner is not there yet").isZero();
-    assertThat(at(painter.image(1), 100, 88))
+    PreparedScene turned = scene(square("#FF0000", turning));
+    assertThat(at(Images.of(turned, 0), 100, 78)).isEqualTo(0xFFFF0000);
+    assertThat(at(Images.of(turned, 0), 100, 88)).as("its corner is not there yet").isZero();
+    assertThat(at(Images.of(turned, 1), 100, 88))
         .as("turned by 45 degrees it is")
         .isEqualTo(0xFFFF0000);
   }
@@ -77,7 +77,7 @@ class RenderTest {
         """
         "background":"#FFFFFF","letterings":[{"id":"l","text":"oooo","path":"p","face":"comfortaa","size":60,
           "tracking":-0.4,"fill":"#000000","opacity":50,"seat":{"startMargin":40}}]""";
-    BufferedImage image = new FramePainter(scene(words)).image(0);
+    BufferedImage image = Images.of(scene(words), 0);
     int darkest = 255;
     for (int y = 0; y < 100; y++) {
       for (int x = 0; x < 200; x++) {
@@ -120,9 +120,8 @@ class RenderTest {
             RenderTest.class.getResourceAsStream("/demo/" + name + ".json").readAllBytes(),
             java.nio.charset.StandardCharsets.UTF_8);
     PreparedScene scene = Preparation.prepare(SceneCodec.read(json), SHAPER);
-    FramePainter painter = new FramePainter(scene);
-    BufferedImage first = painter.image(0);
-    BufferedImage again = painter.image(scene.scene().rate().timeOf(scene.scene().frameCount()));
+    BufferedImage first = Images.of(scene, 0);
+    BufferedImage again = Images.of(scene, scene.scene().rate().timeOf(scene.scene().frameCount()));
     int w = first.getWidth();
     int h = first.getHeight();
     assertThat(again.getRGB(0, 0, w, h, null, 0, w))
@@ -154,25 +153,43 @@ class RenderTest {
   @Test
   void motionBlurSmearsWhatMovesAndNothingElse() {
     String still = "100";
-    assertThat(inked(new FramePainter(blurred("360", still)).image(1)))
-        .isEqualTo(inked(new FramePainter(blurred("0", still)).image(1)));
+    assertThat(inked(Images.of(blurred("360", still), 1)))
+        .isEqualTo(inked(Images.of(blurred("0", still), 1)));
     // 1000 px a second are 40 px a frame; half of them with a shutter of 180 degrees.
     String quick = "{\"still\":-800,\"cruise\":{\"amount\":1000}}";
-    int sharp = inked(new FramePainter(blurred("0", quick)).image(1));
-    assertThat(inked(new FramePainter(blurred("180", quick)).image(1)) - sharp).isBetween(17, 21);
-    assertThat(inked(new FramePainter(blurred("360", quick)).image(1)) - sharp).isBetween(36, 41);
+    int sharp = inked(Images.of(blurred("0", quick), 1));
+    assertThat(inked(Images.of(blurred("180", quick), 1)) - sharp).isBetween(17, 21);
+    assertThat(inked(Images.of(blurred("360", quick), 1)) - sharp).isBetween(36, 41);
   }
 
   @Test
   void samplesAreMixedInLinearLight() {
-    BufferedImage image = new BufferedImage(1, 1, BufferedImage.TYPE_INT_RGB);
-    MotionBlur blur = new MotionBlur(1, 1);
-    blur.add(image);
-    image.setRGB(0, 0, 0xFFFFFF);
-    blur.add(image);
-    blur.mix(image);
-    // Half the light of white is 188 of 255 in sRGB.
-    assertThat(image.getRGB(0, 0) & 255).isEqualTo(188);
+    try (Raster raster = new Raster(1, 1, true);
+        MotionBlur blur = new MotionBlur(1, 1, 2)) {
+      raster.canvas().clear(0xFF000000);
+      blur.add(raster);
+      raster.canvas().clear(0xFFFFFFFF);
+      blur.add(raster);
+      blur.mix(raster);
+      // Half the light of white is 188 of 255 in sRGB.
+      assertThat(raster.bytes().get(0) & 255).isEqualTo(188);
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {0, 1, 7, 60, 128, 200, 254, 255})
+  void whatStandsStillKeepsItsColourHoweverManySamples(int grey) {
+    for (int samples : new int[] {2, 3, 8, 31, 128}) {
+      try (Raster raster = new Raster(1, 1, true);
+          MotionBlur blur = new MotionBlur(1, 1, samples)) {
+        raster.canvas().clear(0xFF000000 | grey * 0x010101);
+        for (int i = 0; i < samples; i++) {
+          blur.add(raster);
+        }
+        blur.mix(raster);
+        assertThat(raster.bytes().get(0) & 255).as(samples + " samples").isEqualTo(grey);
+      }
+    }
   }
 
   @Test
@@ -182,7 +199,7 @@ class RenderTest {
     String quick = "{\"still\":-2800,\"cruise\":{\"amount\":3000}}";
     PreparedScene scene = blurred("180", quick);
     assertThat(scene.samples(1)).isBetween(40, 128);
-    BufferedImage image = new FramePainter(scene).image(1);
+    BufferedImage image = Images.of(scene, 1);
     // Steps back of more than a few levels are the gaps between ghosts.
     int turns = 0;
     int extreme = image.getRGB(0, 50) & 255;

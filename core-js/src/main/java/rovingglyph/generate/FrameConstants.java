@@ -1,0 +1,56 @@
+package rovingglyph.generate;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.stream.Collectors;
+import rovingglyph.document.Spelling;
+import rovingglyph.frame.FramePaint;
+import rovingglyph.frame.Op;
+import rovingglyph.frame.PathStep;
+import rovingglyph.scene.BlendMode;
+import rovingglyph.scene.Effect;
+
+/** The numbers of display lists as TypeScript; see the Java class Frame. */
+public final class FrameConstants {
+  private FrameConstants() {}
+
+  /**
+   * Writes the file.
+   *
+   * @param args its path
+   */
+  public static void main(String[] args) throws IOException {
+    Path out = Path.of(args[0]);
+    Files.createDirectories(out.toAbsolutePath().getParent());
+    Files.writeString(out, text());
+  }
+
+  private static String text() {
+    return "// Written by the build from the Java enumerations of the core; changes here are lost.\n\n"
+        + constants("Op", Op.values())
+        + constants("PathStep", PathStep.values())
+        + "\n/** How many numbers follow each step's own. */\n"
+        + "export const STEP_NUMBERS = "
+        + Arrays.stream(PathStep.values()).map(PathStep::numbers).toList()
+        + ";\n\n"
+        + constants("PaintKind", FramePaint.Kind.values())
+        + constants("EffectKind", Effect.Kind.values())
+        + "\nexport const BLEND_MODES = ["
+        + Arrays.stream(BlendMode.values())
+            .map(b -> "'" + Spelling.of(b) + "'")
+            .collect(Collectors.joining(", "))
+        + "] as const;\n";
+  }
+
+  private static String constants(String name, Enum<?>[] values) {
+    return "export const "
+        + name
+        + " = { "
+        + Arrays.stream(values)
+            .map(v -> v.name() + ": " + v.ordinal())
+            .collect(Collectors.joining(", "))
+        + " } as const;\n";
+  }
+}

@@ -1,0 +1,55 @@
+package rovingglyph.frame;
+
+import java.util.List;
+import rovingglyph.scene.BlendMode;
+
+/** Takes a display list entry by entry. Lengths are in scene pixels. */
+public interface FrameSink {
+  /**
+   * Adds one of the scene's outlines to the area.
+   *
+   * @param n at {@code at} and the five after it the map, as in SVG's {@code matrix()}
+   */
+  void outline(int index, double[] n, int at);
+
+  /**
+   * A step of an outline of this frame alone, or of a line.
+   *
+   * @param n at {@code at} and after it the points
+   */
+  void step(PathStep step, double[] n, int at);
+
+  /** Fills the area of the outlines and steps since the last entry, by the non-zero rule. */
+  void fill(FramePaint paint);
+
+  /**
+   * Draws along the steps since the last entry.
+   *
+   * @param cap 0 butt, 1 round, 2 square; joins are round
+   */
+  void stroke(FramePaint paint, double width, int cap, double[] dash);
+
+  /** Begins a layer. */
+  void push(Layer layer);
+
+  /** See {@link Op#MATTE}. */
+  void matte(boolean inverted);
+
+  void pop();
+
+  /**
+   * A picture of its own, which goes over what is below it as a whole.
+   *
+   * @param left of the box round what it holds, before its effects; greater than {@code right}
+   *     where it holds nothing
+   * @param effects each its number in {@link rovingglyph.scene.Effect.Kind} and its own numbers
+   */
+  record Layer(
+      double alpha,
+      BlendMode blend,
+      double left,
+      double top,
+      double right,
+      double bottom,
+      List<double[]> effects) {}
+}

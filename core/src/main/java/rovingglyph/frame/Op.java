@@ -1,0 +1,29 @@
+package rovingglyph.frame;
+
+/**
+ * What an entry of a display list does. An entry is the op's number here, how many numbers follow,
+ * and those; so a reader can step over one that it does not know.
+ */
+public enum Op {
+  /** A paint, then the outlines of one area, filled by the non-zero rule. */
+  FILL,
+
+  /** A paint, width in px, cap, count of dashes, those, and the steps of a line. */
+  STROKE,
+
+  /**
+   * Begins a layer, a picture of its own: alpha, blend mode, the box of what is in it (left, top,
+   * right, bottom in px), count of effects, and for each its number in {@link
+   * rovingglyph.scene.Effect.Kind}, how many numbers follow, and those.
+   */
+  PUSH,
+
+  /**
+   * What follows in the layer is not seen itself: it is the measure of how much of what came before
+   * it is kept. One number: 0 keeps what it covers, 1 what it leaves.
+   */
+  MATTE,
+
+  /** Ends the layer that was begun last: it is put over what is below. */
+  POP
+}

@@ -1,0 +1,120 @@
+package rovingglyph.frame;
+
+import java.util.List;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Line;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.SubPath;
+import rovingglyph.motion.Place;
+import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.ColourField;
+import rovingglyph.scene.Gradient;
+import rovingglyph.scene.Typesetting;
+import rovingglyph.type.Outline;
+
+/**
+ * A colour field ready to be evaluated.
+ *
+ * @param frame the frame of the scene
+ */
+public record PreparedColourField(ColourField field, Rect frame) implements PreparedItem {
+
+  @Override
+  public void paint(Frame list, double time) {
+    double alpha = Place.alpha(field, time);
+    Rect box = box(time);
+    if (alpha <= 0 || box.isEmpty()) {
+      return;
+    }
+    Affine map = map(time);
+    list.fill(paint(alpha, time));
+    list.beginInline();
+    list.polygon(corners(box, map));
+    list.endInline();
+  }
+
+  /** What it covers, in its own pixels. */
+  public Rect box(double time) {
+    if (field.area() == ColourField.Area.FRAME) {
+      return frame;
+    }
+    double x = value(Channel.WIDTH, time) / 2;
+    double y = value(Channel.HEIGHT, time) / 2;
+    return new Rect(-x, -y, x, y);
+  }
+
+  /** The map of its own pixels to those round it. */
+  public Affine map(double time) {
+    return field.area() == ColourField.Area.FRAME ? Affine.IDENTITY : Place.map(field, time);
+  }
+
+  /** Its colour at a time, 0xRRGGBB, where it is plain. */
+  public int colour(double time) {
+    return Timeline.colour(field.movable(Channel.FILL), time, Typesetting.PLAIN.mix());
+  }
+
+  /**
+   * Its gradient at a time, the map being to the pixels round it. One that ends where it begins is
+   * of the colour of its last stop, as in SVG.
+   */
+  FramePaint paint(double alpha, double time) {
+    List<Gradient.Stop> stops = field.fill().stops();
+    if (field.fill().kind() == Gradient.Kind.PLAIN) {
+      return FramePaint.plain(colour(time), alpha);
+    }
+    Point from = ends(Channel.FROM_X, Channel.FROM_Y, time);
+    Point to = ends(Channel.TO_X, Channel.TO_Y, time);
+    if (from.equals(to)) {
+      Gradient.Stop last = stops.get(stops.size() - 1);
+      return FramePaint.plain(last.colour(), alpha * last.opacity() / 100);
+    }
+    double dx = to.x() - from.x();
+    double dy = to.y() - from.y();
+    FramePaint.Kind kind =
+        field.fill().kind() == Gradient.Kind.LINEAR
+            ? FramePaint.Kind.LINEAR
+            : FramePaint.Kind.RADIAL;
+    return new FramePaint(
+        kind,
+        alpha,
+        0,
+        map(time).times(new Affine(dx, dy, -dy, dx, from.x(), from.y())),
+        stops.stream().mapToDouble(s -> s.offset() / 100).toArray(),
+        stops.stream().mapToInt(Gradient.Stop::colour).toArray(),
+        stops.stream().mapToDouble(s -> s.opacity() / 100).toArray());
+  }
+
+  /** Where a gradient begins or ends, in the field's own pixels. */
+  public Point ends(Channel across, Channel down, double time) {
+    Rect box = box(time);
+    return new Point(
+        box.left() + box.width() * value(across, time) / 100,
+        box.top() + box.height() * value(down, time) / 100);
+  }
+
+  private double value(Channel c, double time) {
+    return c.clamp(Timeline.value(field.movable(c), time));
+  }
+
+  private static double[] corners(Rect box, Affine map) {
+    Point a = map.apply(new Point(box.left(), box.top()));
+    Point b = map.apply(new Point(box.right(), box.top()));
+    Point c = map.apply(new Point(box.right(), box.bottom()));
+    Point d = map.apply(new Point(box.left(), box.bottom()));
+    return new double[] {a.x(), a.y(), b.x(), b.y(), c.x(), c.y(), d.x(), d.y()};
+  }
+
+  @Override
+  public boolean touches(double time, Window spot) {
+    double[] p = corners(box(time), map(time));
+    Point a = new Point(p[0], p[1]);
+    Point b = new Point(p[2], p[3]);
+    Point c = new Point(p[4], p[5]);
+    Point d = new Point(p[6], p[7]);
+    SubPath round =
+        new SubPath(List.of(new Line(a, b), new Line(b, c), new Line(c, d), new Line(d, a)), true);
+    return spot.touched(Outline.of(List.of(round)), Affine.IDENTITY);
+  }
+}

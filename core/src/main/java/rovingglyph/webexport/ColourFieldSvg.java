@@ -1,0 +1,73 @@
+package rovingglyph.webexport;
+
+import rovingglyph.frame.PreparedColourField;
+import rovingglyph.geometry.Decimal;
+import rovingglyph.geometry.Point;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.ColourField;
+import rovingglyph.scene.Gradient;
+import rovingglyph.scene.Scene;
+
+/** A colour field as a rectangle in its own pixels, with its gradient. */
+final class ColourFieldSvg {
+  /** Of lengths, px. */
+  private static final double TOLERANCE = 0.05;
+
+  private final PreparedColourField prepared;
+  private final ColourField field;
+  private final Scene scene;
+
+  ColourFieldSvg(PreparedColourField prepared, Scene scene) {
+    this.prepared = prepared;
+    this.field = prepared.field();
+    this.scene = scene;
+  }
+
+  /**
+   * @param name of the gradient, if there is one
+   */
+  String write(String name) {
+    SmilAttribute box =
+        new SmilAttribute(scene)
+            .number("x", TOLERANCE, t -> prepared.box(t).left())
+            .number("y", TOLERANCE, t -> prepared.box(t).top())
+            .number("width", TOLERANCE, t -> prepared.box(t).width())
+            .number("height", TOLERANCE, t -> prepared.box(t).height());
+    if (field.fill().kind() == Gradient.Kind.PLAIN) {
+      return box.colour("fill", prepared::colour).element("rect", "");
+    }
+    String fill = "<g fill=\"url(#" + name + ")\">";
+    return gradient(name) + fill + box.element("rect", "") + "</g>\n";
+  }
+
+  private String gradient(String name) {
+    boolean linear = field.fill().kind() == Gradient.Kind.LINEAR;
+    SmilAttribute ends =
+        new SmilAttribute(scene)
+            .number(linear ? "x1" : "cx", TOLERANCE, t -> from(t).x())
+            .number(linear ? "y1" : "cy", TOLERANCE, t -> from(t).y());
+    if (linear) {
+      ends.number("x2", TOLERANCE, t -> to(t).x()).number("y2", TOLERANCE, t -> to(t).y());
+    } else {
+      ends.number("r", TOLERANCE, t -> to(t).minus(from(t)).length());
+    }
+    StringBuilder stops = new StringBuilder();
+    for (Gradient.Stop s : field.fill().stops()) {
+      stops.append("<stop offset=\"").append(Decimal.text(s.offset() / 100, 5));
+      stops.append("\" stop-color=\"").append(AnimatedSvg.colour(s.colour()));
+      stops.append("\" stop-opacity=\"").append(Decimal.text(s.opacity() / 100, 5));
+      stops.append("\"/>");
+    }
+    String kind = linear ? "linearGradient" : "radialGradient";
+    return ends.element(kind, stops.toString())
+        .replaceFirst(kind, kind + " id=\"" + name + "\" gradientUnits=\"userSpaceOnUse\"");
+  }
+
+  private Point from(double time) {
+    return prepared.ends(Channel.FROM_X, Channel.FROM_Y, time);
+  }
+
+  private Point to(double time) {
+    return prepared.ends(Channel.TO_X, Channel.TO_Y, time);
+  }
+}

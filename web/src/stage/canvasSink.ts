@@ -1,0 +1,203 @@
+import { EffectKind, PaintKind } from '../core/generated/frame';
+import { addStep, type FramePaint, type FrameSink, type Layer } from './frameReader';
+
+type Context = CanvasRenderingContext2D;
+
+/** A canvas that is painted on, and where it lies on the whole picture, in its own pixels. */
+interface Surface {
+  g: Context;
+  left: number;
+  top: number;
+  width: number;
+  height: number;
+}
+
+/** What is done with a layer when it ends. */
+interface Open {
+  surface: Surface;
+  alpha: number;
+  composite: GlobalCompositeOperation;
+  filter: string;
+  /** Whether it measures the layer below it instead of being seen. */
+  matte: boolean;
+}
+
+const CAPS: CanvasLineCap[] = ['butt', 'round', 'square'];
+
+/** How far a blur reaches, in standard deviations. */
+const BLUR_REACH = 3;
+
+/** Canvases of layers, those in each other by depth. */
+const canvases: HTMLCanvasElement[] = [];
+
+/** Colours as a canvas takes them: a scene has few, and each frame names them anew. */
+const colours = new Map<number, string>();
+
+function colour(rgb: number): string {
+  let text = colours.get(rgb);
+  if (!text) {
+    text = `#${rgb.toString(16).padStart(6, '0')}`;
+    if (colours.size > 5000) colours.clear();
+    colours.set(rgb, text);
+  }
+  return text;
+}
+
+/** Paints a display list on a canvas; it decides nothing. */
+export class CanvasSink implements FrameSink {
+  private surface: Surface;
+  private readonly below: Open[] = [];
+  private area = new Path2D();
+  /** One for all outlines: making a matrix for each takes longer than adding the outline. */
+  private readonly map = { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 };
+
+  /**
+   * @param outlines that the list names by index
+   * @param scale canvas pixels per scene pixel
+   */
+  constructor(
+    g: Context,
+    private readonly outlines: Path2D[],
+    private readonly scale: number,
+  ) {
+    this.surface = { g, left: 0, top: 0, width: g.canvas.width, height: g.canvas.height };
+    this.place();
+  }
+
+  /** Scene pixels to those of the present canvas. */
+  private place(): void {
+    const { g, left, top } = this.surface;
+    g.setTransform(this.scale, 0, 0, this.scale, -left, -top);
+  }
+
+  outline(index: number, n: Float64Array, at: number): void {
+    const { map } = this;
+    map.a = n[at]!;
+    map.b = n[at + 1]!;
+    map.c = n[at + 2]!;
+    map.d = n[at + 3]!;
+    map.e = n[at + 4]!;
+    map.f = n[at + 5]!;
+    this.area.addPath(this.outlines[index]!, map);
+  }
+
+  step(kind: number, n: Float64Array, at: number): void {
+    addStep(this.area, kind, n, at);
+  }
+
+  fill(paint: FramePaint): void {
+    const { g } = this.surface;
+    g.globalAlpha = paint.alpha;
+    if (paint.kind === PaintKind.PLAIN) {
+      g.fillStyle = colour(paint.rgb);
+      g.fill(this.area, 'nonzero');
+    } else {
+      this.fillGraded(g, paint);
+    }
+    this.area = new Path2D();
+  }
+
+  /** Gradients have no map of their own on a canvas: the whole canvas is mapped, the area back. */
+  private fillGraded(g: Context, paint: FramePaint): void {
+    const linear = paint.kind === PaintKind.LINEAR;
+    const gradient = linear
+      ? g.createLinearGradient(0, 0, 1, 0)
+      : g.createRadialGradient(0, 0, 0, 0, 0, 1);
+    for (const s of paint.stops) {
+      const alpha = Math.round(s.opacity * 255).toString(16);
+      gradient.addColorStop(s.offset, colour(s.rgb) + alpha.padStart(2, '0'));
+    }
+    const map = new DOMMatrix([...paint.map]);
+    const area = new Path2D();
+    area.addPath(this.area, map.inverse());
+    g.transform(map.a, map.b, map.c, map.d, map.e, map.f);
+    g.fillStyle = gradient;
+    g.fill(area, 'nonzero');
+    this.place();
+  }
+
+  stroke(paint: FramePaint, width: number, cap: number, dash: Float64Array): void {
+    const { g } = this.surface;
+    g.globalAlpha = paint.alpha;
+    g.strokeStyle = colour(paint.rgb);
+    g.lineWidth = width;
+    g.lineCap = CAPS[cap] ?? 'butt';
+    g.lineJoin = 'round';
+    g.setLineDash([...dash]);
+    g.stroke(this.area);
+    this.area = new Path2D();
+  }
+
+  push(layer: Layer): void {
+    let reach = 0;
+    let filter = '';
+    for (const { kind, numbers } of layer.effects) {
+      if (kind === EffectKind.BLUR) {
+        const deviation = numbers[0]! * this.scale;
+        filter += `blur(${deviation}px)`;
+        reach += BLUR_REACH * deviation;
+      }
+    }
+    this.begin(layer.box, reach, {
+      alpha: layer.alpha,
+      composite: layer.blend === 'normal' ? 'source-over' : layer.blend,
+      filter,
+      matte: false,
+    });
+  }
+
+  matte(inverted: boolean): void {
+    const composite = inverted ? 'destination-out' : 'destination-in';
+    const { left, top, width, height } = this.surface;
+    this.open(left, top, width, height, { alpha: 1, composite, filter: '', matte: true });
+  }
+
+  /**
+   * Begins a canvas for what a layer holds: of the size of its box, as far as that can be seen in
+   * what is below it, which a filter sees more of.
+   */
+  private begin(box: Float64Array, reach: number, how: Omit<Open, 'surface'>): void {
+    const { left, top, width, height } = this.surface;
+    const more = Math.ceil(reach);
+    const from = (at: number, least: number) => Math.max(Math.floor(at * this.scale) - 1, least);
+    const to = (at: number, most: number) => Math.min(Math.ceil(at * this.scale) + 1, most);
+    const l = from(box[0]!, left - more);
+    const t = from(box[1]!, top - more);
+    const r = to(box[2]!, left + width + more);
+    const b = to(box[3]!, top + height + more);
+    // One that holds nothing, or nothing here, is still to be ended.
+    this.open(l, t, Math.max(r - l, 1), Math.max(b - t, 1), how);
+  }
+
+  private open(l: number, t: number, w: number, h: number, how: Omit<Open, 'surface'>): void {
+    const canvas = (canvases[this.below.length] ??= document.createElement('canvas'));
+    // Setting the size clears it, too.
+    canvas.width = w;
+    canvas.height = h;
+    const g = canvas.getContext('2d');
+    if (!g) throw new Error('The browser gives no canvas for a layer');
+    this.below.push({ surface: this.surface, ...how });
+    this.surface = { g, left: l, top: t, width: w, height: h };
+    this.place();
+  }
+
+  pop(): void {
+    const { surface, alpha, composite, filter, matte } = this.below.pop()!;
+    const { g } = surface;
+    g.globalAlpha = alpha;
+    g.globalCompositeOperation = composite;
+    if (filter) g.filter = filter;
+    g.setTransform(1, 0, 0, 1, 0, 0);
+    g.drawImage(
+      this.surface.g.canvas,
+      this.surface.left - surface.left,
+      this.surface.top - surface.top,
+    );
+    if (filter) g.filter = 'none';
+    g.globalCompositeOperation = 'source-over';
+    this.surface = surface;
+    this.place();
+    // A layer ends with what measures it.
+    if (matte) this.pop();
+  }
+}

@@ -1,0 +1,125 @@
+import { BLEND_MODES, Op, PaintKind, PathStep, STEP_NUMBERS } from '../core/generated/frame';
+
+/** What an area or a line is painted with; see the Java class FramePaint. */
+export interface FramePaint {
+  kind: number;
+  alpha: number;
+  /** 0xRRGGBB of a plain paint. */
+  rgb: number;
+  /** Of a gradient: the six numbers of its map. */
+  map: Float64Array;
+  stops: { offset: number; rgb: number; opacity: number }[];
+}
+
+/** A picture of its own, which goes over what is below it as a whole. */
+export interface Layer {
+  alpha: number;
+  blend: (typeof BLEND_MODES)[number];
+  /** Left, top, right, bottom of what it holds, before its effects. */
+  box: Float64Array;
+  effects: { kind: number; numbers: Float64Array }[];
+}
+
+/** Takes a display list entry by entry; see the Java interface FrameSink. */
+export interface FrameSink {
+  outline(index: number, n: Float64Array, at: number): void;
+  step(kind: number, n: Float64Array, at: number): void;
+  fill(paint: FramePaint): void;
+  stroke(paint: FramePaint, width: number, cap: number, dash: Float64Array): void;
+  push(layer: Layer): void;
+  matte(inverted: boolean): void;
+  pop(): void;
+}
+
+/** How the numbers lie; see the Java class Frame. */
+const [HEAD, STRIDE, INLINE] = [2, 7, -1];
+
+/**
+ * Gives every entry of a display list to a sink: the one place in TypeScript that knows how the
+ * numbers lie. An entry of an unknown op is passed over; in tests and in development it is an error.
+ */
+export function readFrame(n: Float64Array, sink: FrameSink): void {
+  for (let i = 0; i < n.length;) {
+    const op = n[i];
+    const from = i + HEAD;
+    const to = from + n[i + 1]!;
+    i = to;
+    if (op === Op.FILL) fill(n, from, to, sink);
+    else if (op === Op.STROKE) stroke(n, from, to, sink);
+    else if (op === Op.PUSH) sink.push(layer(n, from));
+    else if (op === Op.MATTE) sink.matte(n[from] !== 0);
+    else if (op === Op.POP) sink.pop();
+    else if (import.meta.env.DEV) throw new Error(`There is no op ${op}`);
+  }
+}
+
+function fill(n: Float64Array, from: number, to: number, sink: FrameSink): void {
+  for (let i = from + paintSize(n, from); i < to;) {
+    if (n[i] === INLINE) {
+      const end = i + 2 + n[i + 1]!;
+      steps(n, i + 2, end, sink);
+      i = end;
+    } else {
+      sink.outline(n[i]!, n, i + 1);
+      i += STRIDE;
+    }
+  }
+  sink.fill(paint(n, from));
+}
+
+function stroke(n: Float64Array, from: number, to: number, sink: FrameSink): void {
+  const at = from + paintSize(n, from);
+  const dash = at + 3;
+  const begin = dash + n[at + 2]!;
+  steps(n, begin, to, sink);
+  sink.stroke(paint(n, from), n[at]!, n[at + 1]!, n.subarray(dash, begin));
+}
+
+function steps(n: Float64Array, from: number, to: number, sink: FrameSink): void {
+  for (let i = from; i < to;) {
+    const kind = n[i]!;
+    sink.step(kind, n, i + 1);
+    i += 1 + STEP_NUMBERS[kind]!;
+  }
+}
+
+function paintSize(n: Float64Array, at: number): number {
+  return n[at] === PaintKind.PLAIN ? 3 : 9 + 3 * n[at + 8]!;
+}
+
+function paint(n: Float64Array, at: number): FramePaint {
+  const kind = n[at]!;
+  const alpha = n[at + 1]!;
+  if (kind === PaintKind.PLAIN) return { kind, alpha, rgb: n[at + 2]!, map: NOTHING, stops: [] };
+  const stops = Array.from({ length: n[at + 8]! }, (_, i) => ({
+    offset: n[at + 9 + 3 * i]!,
+    rgb: n[at + 10 + 3 * i]!,
+    opacity: n[at + 11 + 3 * i]!,
+  }));
+  return { kind, alpha, rgb: 0, map: n.subarray(at + 2, at + 8), stops };
+}
+
+const NOTHING = new Float64Array(0);
+
+function layer(n: Float64Array, at: number): Layer {
+  const effects: Layer['effects'] = [];
+  let i = at + 7;
+  for (let k = 0; k < n[at + 6]!; k++) {
+    const end = i + 2 + n[i + 1]!;
+    effects.push({ kind: n[i]!, numbers: n.subarray(i + 2, end) });
+    i = end;
+  }
+  const blend = BLEND_MODES[n[at + 1]!]!;
+  return { alpha: n[at]!, blend, box: n.subarray(at + 2, at + 6), effects };
+}
+
+/** Adds a step to a canvas path. */
+export function addStep(path: Path2D, kind: number, n: Float64Array, at: number): void {
+  if (kind === PathStep.MOVE) path.moveTo(n[at]!, n[at + 1]!);
+  else if (kind === PathStep.LINE) path.lineTo(n[at]!, n[at + 1]!);
+  else if (kind === PathStep.QUADRATIC)
+    path.quadraticCurveTo(n[at]!, n[at + 1]!, n[at + 2]!, n[at + 3]!);
+  else if (kind === PathStep.CUBIC)
+    path.bezierCurveTo(n[at]!, n[at + 1]!, n[at + 2]!, n[at + 3]!, n[at + 4]!, n[at + 5]!);
+  else path.closePath();
+}

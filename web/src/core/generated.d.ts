@@ -11,7 +11,7 @@ declare module '*/generated/core.js' {
   export function line(path: string, time: number): Float64Array;
   export function points(path: string, time: number): Float64Array;
   export function outlineCount(): number;
-  export function outline(index: number): string;
+  export function outline(index: number): Float64Array;
   export function value(item: string, channel: string, time: number): number;
   export function edit(document: string, edit: string): string;
   export function journey(item: string, channel: string, count: number): Float64Array;

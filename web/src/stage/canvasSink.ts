@@ -1,4 +1,5 @@
 import { EffectKind, PaintKind } from '../core/generated/frame';
+import { LEAST_DEVIATION, smallBlur } from './smallBlur';
 import { addStep, type FramePaint, type FrameSink, type Layer } from './frameReader';
 
 type Context = CanvasRenderingContext2D;
@@ -134,7 +135,7 @@ export class CanvasSink implements FrameSink {
     for (const { kind, numbers } of layer.effects) {
       if (kind === EffectKind.BLUR) {
         const deviation = numbers[0]! * this.scale;
-        filter += `blur(${deviation}px)`;
+        filter += deviation < LEAST_DEVIATION ? smallBlur(deviation) : `blur(${deviation}px)`;
         reach += BLUR_REACH * deviation;
       }
     }

@@ -75,7 +75,12 @@ function stroke(n: Float64Array, from: number, to: number, sink: FrameSink): voi
   sink.stroke(paint(n, from), n[at]!, n[at + 1]!, n.subarray(dash, begin));
 }
 
-function steps(n: Float64Array, from: number, to: number, sink: FrameSink): void {
+function steps(
+  n: Float64Array,
+  from: number,
+  to: number,
+  sink: Pick<FrameSink, 'step'>,
+): void {
   for (let i = from; i < to;) {
     const kind = n[i]!;
     sink.step(kind, n, i + 1);
@@ -111,6 +116,13 @@ function layer(n: Float64Array, at: number): Layer {
   }
   const blend = BLEND_MODES[n[at + 1]!]!;
   return { alpha: n[at]!, blend, box: n.subarray(at + 2, at + 6), effects };
+}
+
+/** Steps as a canvas path. */
+export function pathOf(n: Float64Array): Path2D {
+  const path = new Path2D();
+  steps(n, 0, n.length, { step: (kind, n, at) => addStep(path, kind, n, at) });
+  return path;
 }
 
 /** Adds a step to a canvas path. */

@@ -1,6 +1,6 @@
 import * as core from '../core/core';
 import { CanvasSink } from './canvasSink';
-import { readFrame } from './frameReader';
+import { pathOf, readFrame } from './frameReader';
 
 let shapes: Path2D[] = [];
 let shapesOf = -1;
@@ -9,7 +9,7 @@ let shapesOf = -1;
 function outlines(): Path2D[] {
   const version = core.outlinesVersion();
   if (version !== shapesOf) {
-    shapes = Array.from({ length: core.outlineCount() }, (_, i) => new Path2D(core.outline(i)));
+    shapes = Array.from({ length: core.outlineCount() }, (_, i) => pathOf(core.outline(i)));
     shapesOf = version;
   }
   return shapes;

@@ -17,6 +17,7 @@ import rovingglyph.document.Spelling;
 import rovingglyph.edit.PathOps;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.GroupTransform;
+import rovingglyph.frame.OutlineSteps;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
@@ -213,10 +214,10 @@ public final class CoreBridge {
     return prepared.outlines().size();
   }
 
-  /** An outline as SVG path data. */
+  /** The steps of an outline; see {@link OutlineSteps}. */
   @JSExport
-  public static String outline(int index) {
-    return prepared.outlines().get(index).data();
+  public static double[] outline(int index) {
+    return OutlineSteps.of(prepared.outlines().get(index));
   }
 
   /** The value of a channel of an item at a time; NaN where it has no such value. */

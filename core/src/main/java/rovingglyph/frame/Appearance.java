@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
-import rovingglyph.geometry.Segment;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.BlendMode;
@@ -115,11 +114,7 @@ final class Appearance {
     }
     frame.fill(0, 1);
     frame.beginInline();
-    frame.step(PathStep.MOVE, path.first().x(), path.first().y());
-    for (Segment s : path.segments()) {
-      frame.segment(s);
-    }
-    frame.step(PathStep.CLOSE);
+    frame.subPath(new SubPath(path.segments(), true));
     frame.endInline();
     if (deviation > 0) {
       frame.pop(BLUR_REACH * deviation);

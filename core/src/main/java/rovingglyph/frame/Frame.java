@@ -10,6 +10,7 @@ import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Quadratic;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.Segment;
+import rovingglyph.geometry.SubPath;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.type.Outline;
 
@@ -200,6 +201,14 @@ public final class Frame {
     }
     // A square cap reaches farthest, to its corners.
     around = width * scale;
+  }
+
+  /** The steps round a part of an area. */
+  void subPath(SubPath p) {
+    Point start = p.segments().get(0).start();
+    step(PathStep.MOVE, start.x(), start.y());
+    p.segments().forEach(this::segment);
+    step(PathStep.CLOSE);
   }
 
   /** The step along a segment from where the last one ended. */

@@ -59,7 +59,12 @@ public final class FrameReader {
         FramePaint.read(n, from), n[at], (int) n[at + 1], Arrays.copyOfRange(n, dash, steps));
   }
 
-  private static void steps(double[] n, int from, int to, FrameSink sink) {
+  /** Gives every step of a path to a sink. */
+  public static void steps(double[] n, StepSink sink) {
+    steps(n, 0, n.length, sink);
+  }
+
+  private static void steps(double[] n, int from, int to, StepSink sink) {
     for (int i = from; i < to; ) {
       PathStep step = STEPS[(int) n[i]];
       sink.step(step, n, i + 1);

@@ -4,7 +4,7 @@ import java.util.List;
 import rovingglyph.scene.BlendMode;
 
 /** Takes a display list entry by entry. Lengths are in scene pixels. */
-public interface FrameSink {
+public interface FrameSink extends StepSink {
   /**
    * Adds one of the scene's outlines to the area.
    *
@@ -12,11 +12,8 @@ public interface FrameSink {
    */
   void outline(int index, double[] n, int at);
 
-  /**
-   * A step of an outline of this frame alone, or of a line.
-   *
-   * @param n at {@code at} and after it the points
-   */
+  /** A step of an outline of this frame alone, or of a line. */
+  @Override
   void step(PathStep step, double[] n, int at);
 
   /** Fills the area of the outlines and steps since the last entry, by the non-zero rule. */

@@ -57,7 +57,7 @@ final class GlyphOutlines {
         frame.endInline();
       } else if (own()) {
         frame.beginInline();
-        subPaths(g).forEach(p -> paint(frame, p));
+        subPaths(g).forEach(frame::subPath);
         frame.endInline();
       } else {
         Cluster.Glyph glyph = glyphs.get(g);
@@ -86,13 +86,6 @@ final class GlyphOutlines {
       out.addAll(bent(g));
     }
     return out;
-  }
-
-  private static void paint(Frame frame, SubPath p) {
-    Point start = p.segments().get(0).start();
-    frame.step(PathStep.MOVE, start.x(), start.y());
-    p.segments().forEach(frame::segment);
-    frame.step(PathStep.CLOSE);
   }
 
   /** The outline of a glyph where it stands, in scene pixels. */

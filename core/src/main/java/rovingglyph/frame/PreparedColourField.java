@@ -83,7 +83,8 @@ public record PreparedColourField(ColourField field, Rect frame) implements Prep
         map(time).times(new Affine(dx, dy, -dy, dx, from.x(), from.y())),
         stops.stream().mapToDouble(s -> s.offset() / 100).toArray(),
         stops.stream().mapToInt(Gradient.Stop::colour).toArray(),
-        stops.stream().mapToDouble(s -> s.opacity() / 100).toArray());
+        // A canvas takes 256 opacities of a stop: all painters are given the nearest of these.
+        stops.stream().mapToDouble(s -> Math.rint(s.opacity() * 2.55) / 255).toArray());
   }
 
   /** Where a gradient begins or ends, in the field's own pixels. */

@@ -1,20 +1,13 @@
 package rovingglyph.render;
 
 import io.github.humbleui.skija.Canvas;
-import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.frame.FrameReader;
+import rovingglyph.frame.OutlineSteps;
 import rovingglyph.frame.PreparedScene;
-import rovingglyph.geometry.Arc;
-import rovingglyph.geometry.Cubic;
-import rovingglyph.geometry.Line;
-import rovingglyph.geometry.Point;
-import rovingglyph.geometry.Quadratic;
-import rovingglyph.geometry.Segment;
-import rovingglyph.geometry.SubPath;
 import rovingglyph.type.Outline;
 
 /** Paints the frames of one prepared scene. One painter per thread. */
@@ -76,40 +69,15 @@ public final class FramePainter implements AutoCloseable {
     Canvas canvas = raster.canvas();
     Integer background = scene.scene().background();
     canvas.clear(background == null ? 0 : 0xFF000000 | background);
-    canvas.setMatrix(Matrix33.makeScale((float) scale));
-    int open = canvas.getSaveCount();
-    try (SkiaSink sink = new SkiaSink(canvas, outlines)) {
+    try (SkiaSink sink = new SkiaSink(raster, outlines, scale)) {
       FrameReader.read(numbers, sink);
-    } finally {
-      // A list that was broken off leaves its layers open.
-      canvas.restoreToCount(open);
     }
   }
 
   private static Path path(Outline outline) {
     try (PathBuilder path = new PathBuilder()) {
-      for (SubPath sub : outline.subPaths()) {
-        Point start = sub.segments().get(0).start();
-        path.moveTo((float) start.x(), (float) start.y());
-        sub.segments().forEach(s -> add(path, s));
-        path.closePath();
-      }
+      FrameReader.steps(OutlineSteps.of(outline), (step, n, at) -> SkiaSink.add(path, step, n, at));
       return path.detach();
-    }
-  }
-
-  private static void add(PathBuilder path, Segment s) {
-    float x = (float) s.end().x();
-    float y = (float) s.end().y();
-    if (s instanceof Line) {
-      path.lineTo(x, y);
-    } else if (s instanceof Quadratic q) {
-      path.quadTo((float) q.p1().x(), (float) q.p1().y(), x, y);
-    } else if (s instanceof Cubic c) {
-      path.cubicTo(
-          (float) c.p1().x(), (float) c.p1().y(), (float) c.p2().x(), (float) c.p2().y(), x, y);
-    } else if (s instanceof Arc a) {
-      a.cubics().forEach(c -> add(path, c));
     }
   }
 

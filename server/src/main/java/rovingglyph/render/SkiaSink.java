@@ -6,7 +6,9 @@ import io.github.humbleui.skija.Color4f;
 import io.github.humbleui.skija.ColorSpace;
 import io.github.humbleui.skija.FilterTileMode;
 import io.github.humbleui.skija.GradientStyle;
+import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.ImageFilter;
+import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.PaintMode;
@@ -16,8 +18,8 @@ import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.skija.PathEffect;
 import io.github.humbleui.skija.Shader;
+import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.Rect;
-import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.frame.FramePaint;
 import rovingglyph.frame.FrameSink;
@@ -25,25 +27,61 @@ import rovingglyph.frame.PathStep;
 import rovingglyph.geometry.Affine;
 import rovingglyph.scene.Effect;
 
-/** Paints a display list on a canvas of Skia's; it decides nothing. */
+/** Paints a display list by Skia, as canvasSink.ts does on the stage; it decides nothing. */
 final class SkiaSink implements FrameSink, AutoCloseable {
   private static final PaintStrokeCap[] CAPS = {
     PaintStrokeCap.BUTT, PaintStrokeCap.ROUND, PaintStrokeCap.SQUARE
   };
 
-  private final Canvas canvas;
-  private final List<Path> outlines;
-  private final PathBuilder area = new PathBuilder();
+  /** How far a blur reaches, in standard deviations. */
+  private static final double BLUR_REACH = 3;
 
-  /** How many canvas layers each open layer is: a matte is a further one. */
-  private final List<Integer> depths = new ArrayList<>();
+  private final List<Path> outlines;
+  private final double scale;
+  private final PathBuilder area = new PathBuilder();
+  private Target top;
+
+  /**
+   * What is painted on: the picture, or a layer. Layers are surfaces of their own, of the size and
+   * in the place that they have on the stage, so that gradients are dithered alike.
+   *
+   * @param left of it on the picture, px
+   * @param how it is put over what is below
+   * @param matte whether it measures the layer below instead of being seen
+   */
+  private record Target(
+      Canvas canvas,
+      Surface surface,
+      int left,
+      int above,
+      int width,
+      int height,
+      Paint how,
+      boolean matte,
+      Target below) {
+    /** Scene pixels to its own. */
+    void place(double scale) {
+      float s = (float) scale;
+      canvas.setMatrix(new Matrix33(s, 0, -left, 0, s, -above, 0, 0, 1));
+    }
+
+    void close() {
+      how.close();
+      surface.close();
+    }
+  }
 
   /**
    * @param outlines that the list names by index
+   * @param scale pixels of the picture per scene pixel
    */
-  SkiaSink(Canvas canvas, List<Path> outlines) {
-    this.canvas = canvas;
+  SkiaSink(Raster picture, List<Path> outlines, double scale) {
     this.outlines = outlines;
+    this.scale = scale;
+    this.top =
+        new Target(
+            picture.canvas(), null, 0, 0, picture.width(), picture.height(), null, false, null);
+    top.place(scale);
   }
 
   @Override
@@ -58,20 +96,20 @@ final class SkiaSink implements FrameSink, AutoCloseable {
 
   @Override
   public void step(PathStep step, double[] n, int at) {
+    add(area, step, n, at);
+  }
+
+  static void add(PathBuilder path, PathStep step, double[] n, int at) {
+    float x = step == PathStep.CLOSE ? 0 : (float) n[at];
+    float y = step == PathStep.CLOSE ? 0 : (float) n[at + 1];
     switch (step) {
-      case MOVE -> area.moveTo((float) n[at], (float) n[at + 1]);
-      case LINE -> area.lineTo((float) n[at], (float) n[at + 1]);
-      case QUADRATIC ->
-          area.quadTo((float) n[at], (float) n[at + 1], (float) n[at + 2], (float) n[at + 3]);
+      case MOVE -> path.moveTo(x, y);
+      case LINE -> path.lineTo(x, y);
+      case QUADRATIC -> path.quadTo(x, y, (float) n[at + 2], (float) n[at + 3]);
       case CUBIC ->
-          area.cubicTo(
-              (float) n[at],
-              (float) n[at + 1],
-              (float) n[at + 2],
-              (float) n[at + 3],
-              (float) n[at + 4],
-              (float) n[at + 5]);
-      case CLOSE -> area.closePath();
+          path.cubicTo(
+              x, y, (float) n[at + 2], (float) n[at + 3], (float) n[at + 4], (float) n[at + 5]);
+      case CLOSE -> path.closePath();
     }
   }
 
@@ -96,7 +134,7 @@ final class SkiaSink implements FrameSink, AutoCloseable {
   private void draw(Paint paint) {
     Progress.checkThread();
     try (Path path = area.detach()) {
-      canvas.drawPath(path, paint);
+      top.canvas.drawPath(path, paint);
     }
   }
 
@@ -106,7 +144,7 @@ final class SkiaSink implements FrameSink, AutoCloseable {
       return paint.setColor4f(colour(p.rgb(), p.alpha()), ColorSpace.getSRGB());
     }
     try (Shader shader = gradient(p)) {
-      return paint.setShader(shader).setAlphaf((float) p.alpha());
+      return paint.setShader(shader).setDither(true).setAlphaf((float) p.alpha());
     }
   }
 
@@ -140,31 +178,46 @@ final class SkiaSink implements FrameSink, AutoCloseable {
 
   @Override
   public void push(Layer layer) {
-    try (Paint paint = new Paint();
-        ImageFilter filter = filter(layer.effects())) {
-      paint.setAlphaf((float) layer.alpha()).setImageFilter(filter);
-      boolean normal = layer.blend() == rovingglyph.scene.BlendMode.NORMAL;
-      paint.setBlendMode(normal ? BlendMode.SRC_OVER : BlendMode.valueOf(layer.blend().name()));
-      // Only the layer's own box is kept and filtered.
-      Rect box =
-          layer.left() > layer.right()
-              ? Rect.makeXYWH(0, 0, 0, 0)
-              : Rect.makeLTRB(
-                  (float) layer.left() - 1,
-                  (float) layer.top() - 1,
-                  (float) layer.right() + 1,
-                  (float) layer.bottom() + 1);
-      canvas.saveLayer(box, paint);
+    double reach = 0;
+    for (double[] e : layer.effects()) {
+      reach += e[0] == Effect.Kind.BLUR.ordinal() ? BLUR_REACH * e[1] * scale : 0;
     }
-    depths.add(1);
+    int more = (int) Math.ceil(reach);
+    int left = Math.max(least(layer.left()), top.left - more);
+    int above = Math.max(least(layer.top()), top.above - more);
+    int right = Math.min(most(layer.right()), top.left + top.width + more);
+    int below = Math.min(most(layer.bottom()), top.above + top.height + more);
+    Paint how = new Paint().setAlphaf((float) layer.alpha());
+    boolean normal = layer.blend() == rovingglyph.scene.BlendMode.NORMAL;
+    how.setBlendMode(normal ? BlendMode.SRC_OVER : BlendMode.valueOf(layer.blend().name()));
+    try (ImageFilter filter = filter(layer.effects())) {
+      how.setImageFilter(filter);
+    }
+    // One that holds nothing, or nothing here, is still to be ended.
+    open(left, above, Math.max(right - left, 1), Math.max(below - above, 1), how, false);
   }
 
-  private static ImageFilter filter(List<double[]> effects) {
+  private int least(double at) {
+    return (int) Math.floor(at * scale) - 1;
+  }
+
+  private int most(double at) {
+    return (int) Math.ceil(at * scale) + 1;
+  }
+
+  private void open(int left, int above, int width, int height, Paint how, boolean matte) {
+    ImageInfo info = ImageInfo.makeN32Premul(width, height, ColorSpace.getSRGB());
+    Surface surface = Surface.makeRaster(info);
+    top = new Target(surface.getCanvas(), surface, left, above, width, height, how, matte, top);
+    top.place(scale);
+  }
+
+  private ImageFilter filter(List<double[]> effects) {
     ImageFilter out = null;
     for (double[] e : effects) {
       ImageFilter before = out;
       if (e[0] == Effect.Kind.BLUR.ordinal()) {
-        float deviation = (float) e[1];
+        float deviation = (float) (e[1] * scale);
         out =
             before == null
                 ? ImageFilter.makeBlur(deviation, deviation, FilterTileMode.DECAL)
@@ -180,22 +233,33 @@ final class SkiaSink implements FrameSink, AutoCloseable {
 
   @Override
   public void matte(boolean inverted) {
-    try (Paint paint = new Paint()) {
-      paint.setBlendMode(inverted ? BlendMode.DST_OUT : BlendMode.DST_IN);
-      canvas.saveLayer((Rect) null, paint);
-    }
-    depths.set(depths.size() - 1, 2);
+    Paint how = new Paint().setBlendMode(inverted ? BlendMode.DST_OUT : BlendMode.DST_IN);
+    open(top.left, top.above, top.width, top.height, how, true);
   }
 
   @Override
   public void pop() {
-    for (int i = depths.remove(depths.size() - 1); i > 0; i--) {
-      canvas.restore();
+    Target done = top;
+    top = done.below;
+    try (Image image = done.surface.makeImageSnapshot()) {
+      top.canvas.resetMatrix();
+      top.canvas.drawImage(image, done.left - top.left, done.above - top.above, done.how);
+      top.place(scale);
+    } finally {
+      done.close();
+    }
+    if (done.matte) {
+      // A layer ends with what measures it.
+      pop();
     }
   }
 
+  /** Gives back what is left: a list that was broken off leaves its layers open. */
   @Override
   public void close() {
+    for (; top.below != null; top = top.below) {
+      top.close();
+    }
     area.close();
   }
 }

@@ -1,0 +1,211 @@
+package rovingglyph.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Images;
+import rovingglyph.scene.Lettering;
+import rovingglyph.server.TestServer;
+import rovingglyph.shaping.FaceCatalogue;
+import rovingglyph.shaping.Shaper;
+import rovingglyph.type.RunRequest;
+import rovingglyph.type.ShapedRunCodec;
+
+/**
+ * The same frames from the server's painter and from the stage's, on a canvas of Chromium's: at
+ * least 99.9 percent of the pixels within 4 of 255 in every channel, none more than 40 apart, 0.1
+ * in the mean.
+ */
+class CanvasParityTest {
+  private static final int NEAR = 4;
+  private static final double NEAR_SHARE = 0.999;
+  private static final int FARTHEST = 40;
+  private static final double MEAN = 0.1;
+  private static final int TIMES = 5;
+  private static final int RANDOM_SCENES = 50;
+
+  private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
+  private static Page page;
+
+  @BeforeAll
+  static void loadTheStagesPainter() throws Exception {
+    Process build =
+        new ProcessBuilder("npx", "vite", "build", "-c", "parity/vite.config.ts", "--logLevel=warn")
+            .directory(Path.of("../web").toFile())
+            .inheritIO()
+            .start();
+    assertThat(build.waitFor(2, TimeUnit.MINUTES)).isTrue();
+    assertThat(build.exitValue()).isZero();
+    page = Browser.page();
+    page.route(
+        "**/parity/painter.js",
+        r ->
+            r.fulfill(
+                new Route.FulfillOptions()
+                    .setContentType("text/javascript")
+                    .setPath(Path.of("../web/target/parity/painter.js"))));
+    page.navigate(TestServer.shared().address());
+  }
+
+  private static Stream<String> demos() throws IOException {
+    try (Stream<Path> files = Files.list(Path.of("../demo"))) {
+      return files
+          .map(p -> p.getFileName().toString())
+          .filter(n -> n.endsWith(".json"))
+          .toList()
+          .stream();
+    }
+  }
+
+  private static IntStream seeds() {
+    return IntStream.range(0, RANDOM_SCENES);
+  }
+
+  @ParameterizedTest
+  @MethodSource("demos")
+  void theDemoScenes(String file) throws IOException {
+    compare(file, Files.readString(Path.of("../demo", file)));
+  }
+
+  @ParameterizedTest
+  @MethodSource("seeds")
+  void scenesOfChance(int seed) {
+    compare("seed " + seed, new RandomScenes(seed).document());
+  }
+
+  @Test
+  void theMeasureSeesATenthOfAPixel() throws IOException {
+    String document = Files.readString(Path.of("../demo/kite-string-entrance.json"));
+    PreparedScene one = prepare(document);
+    PreparedScene other =
+        prepare(document.replace("\"baselineShift\": 18", "\"baselineShift\": 18.1"));
+    assertThat(Difference.of(Images.of(one, 2), Images.of(other, 2)).near).isLessThan(NEAR_SHARE);
+  }
+
+  private static PreparedScene prepare(String document) {
+    return Preparation.prepare(SceneCodec.read(document), SHAPER);
+  }
+
+  private static void compare(String name, String document) {
+    PreparedScene scene = prepare(document);
+    List<Double> times = new ArrayList<>();
+    for (int i = 0; i < TIMES; i++) {
+      times.add(scene.scene().length() * (i + 0.5) / TIMES);
+    }
+    List<BufferedImage> stage = onCanvas(document, scene, times);
+    for (int i = 0; i < TIMES; i++) {
+      Difference d = Difference.of(Images.of(scene, times.get(i)), stage.get(i));
+      String at = name + " at " + times.get(i) + ": " + d;
+      assertThat(d.near).as(at).isGreaterThanOrEqualTo(NEAR_SHARE);
+      assertThat(d.farthest).as(at).isLessThanOrEqualTo(FARTHEST);
+      assertThat(d.mean).as(at).isLessThan(MEAN);
+    }
+  }
+
+  /** The frames as the stage paints them. */
+  @SuppressWarnings("unchecked")
+  private static List<BufferedImage> onCanvas(
+      String document, PreparedScene scene, List<Double> times) {
+    int width = scene.scene().width();
+    int height = scene.scene().height();
+    Map<String, String> runs = new LinkedHashMap<>();
+    for (Lettering l : scene.scene().letterings()) {
+      for (RunRequest r : Preparation.requests(l)) {
+        runs.put(r.key(), ShapedRunCodec.write(SHAPER.run(r)).toString());
+      }
+    }
+    Object found =
+        page.evaluate(
+            """
+            async ([document_, runs, times, width, height]) => {
+              const stage = await import('/parity/painter.js');
+              for (const [key, run] of Object.entries(runs)) stage.putRun(key, run);
+              const doc = JSON.parse(document_);
+              const opened = stage.open(doc);
+              if (opened.kind !== 'open') throw new Error(JSON.stringify(opened).slice(0, 500));
+              const canvas = document.createElement('canvas');
+              canvas.width = width;
+              canvas.height = height;
+              const g = canvas.getContext('2d', { willReadFrequently: true });
+              return times.map((t) => {
+                stage.paintBlurred(canvas, t, width, doc.background ?? null, Infinity);
+                const { data } = g.getImageData(0, 0, width, height);
+                let text = '';
+                for (let i = 0; i < data.length; i += 32768)
+                  text += String.fromCharCode(...data.subarray(i, i + 32768));
+                return btoa(text);
+              });
+            }""",
+            List.of(document, runs, times, width, height));
+    List<BufferedImage> out = new ArrayList<>();
+    for (String base64 : (List<String>) found) {
+      byte[] b = Base64.getDecoder().decode(base64);
+      BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+      for (int i = 0; i < width * height; i++) {
+        int argb =
+            (b[4 * i + 3] & 255) << 24
+                | (b[4 * i] & 255) << 16
+                | (b[4 * i + 1] & 255) << 8
+                | b[4 * i + 2] & 255;
+        image.setRGB(i % width, i / width, argb);
+      }
+      out.add(image);
+    }
+    return out;
+  }
+
+  /**
+   * How far two pictures are apart, channel by channel, colours multiplied by alpha.
+   *
+   * @param near the share of pixels that are within {@link #NEAR}
+   * @param farthest the most that a channel of a pixel differs
+   */
+  private record Difference(double near, int farthest, double mean) {
+    static Difference of(BufferedImage a, BufferedImage b) {
+      long sum = 0;
+      int near = 0;
+      int farthest = 0;
+      for (int y = 0; y < a.getHeight(); y++) {
+        for (int x = 0; x < a.getWidth(); x++) {
+          int p = a.getRGB(x, y);
+          int q = b.getRGB(x, y);
+          int worst = 0;
+          for (int shift = 0; shift < 32; shift += 8) {
+            int d = Math.abs(seen(p, shift) - seen(q, shift));
+            sum += d;
+            worst = Math.max(worst, d);
+          }
+          near += worst <= NEAR ? 1 : 0;
+          farthest = Math.max(farthest, worst);
+        }
+      }
+      double pixels = (double) a.getWidth() * a.getHeight();
+      return new Difference(near / pixels, farthest, sum / pixels / 4);
+    }
+
+    private static int seen(int argb, int shift) {
+      int value = argb >>> shift & 255;
+      return shift == 24 ? value : Math.round(value * (argb >>> 24) / 255f);
+    }
+  }
+}

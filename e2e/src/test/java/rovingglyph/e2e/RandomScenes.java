@@ -1,0 +1,211 @@
+package rovingglyph.e2e;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import rovingglyph.document.Spelling;
+import rovingglyph.scene.BlendMode;
+
+/** A scene of chance with every kind of item, and with all that an item of any kind may have. */
+final class RandomScenes {
+  private static final int WIDTH = 480;
+  private static final int HEIGHT = 270;
+
+  private final Random random;
+  private final int seed;
+  private int ids;
+
+  RandomScenes(int seed) {
+    this.seed = seed;
+    this.random = new Random(seed);
+  }
+
+  String document() {
+    List<String> items = new ArrayList<>();
+    int groups = random.nextInt(3);
+    for (int i = 2 + random.nextInt(4); i > 0; i--) {
+      items.add(item());
+    }
+    for (int i = 0; i < groups; i++) {
+      String member = item();
+      String id = member.substring(member.indexOf("\"id\":\"") + 6).split("\"")[0];
+      items.add(member);
+      items.add(
+          """
+          {"kind":"group","id":"g%d","members":["%s"],"x":%d,"scale":%s,"rotation":%s,"opacity":%s%s}"""
+              .formatted(
+                  i,
+                  id,
+                  random.nextInt(80) - 40,
+                  value(0.6, 1.4),
+                  value(-40, 40),
+                  value(20, 100),
+                  appearance()));
+    }
+    return """
+        {"format":"roving-glyph-scene","version":2,"name":"Chance %d","width":%d,"height":%d,"rate":"25",
+         "length":4,"background":%s,"paths":[%s,%s,%s],"items":[%s]}"""
+        .formatted(
+            seed,
+            WIDTH,
+            HEIGHT,
+            random.nextInt(4) == 0 ? "null" : "\"" + colour() + "\"",
+            drawn(),
+            """
+            {"id":"p1","kind":"circle","x":%s,"y":%s,"radius":%s}"""
+                .formatted(value(100, 380), value(80, 190), value(40, 110)),
+            """
+            {"id":"p2","kind":"star","x":%d,"y":%d,"radius":%s,"innerRadius":%d,"count":5,"turn":%s}"""
+                .formatted(
+                    100 + random.nextInt(280),
+                    80 + random.nextInt(110),
+                    value(60, 120),
+                    20 + random.nextInt(40),
+                    value(0, 180)),
+            String.join(",", items));
+  }
+
+  private String drawn() {
+    StringBuilder points = new StringBuilder();
+    for (int i = 0; i < 4; i++) {
+      points.append(i > 0 ? "," : "");
+      points.append(
+          "{\"x\":%d,\"y\":%d,\"out\":[%d,%d]}"
+              .formatted(
+                  -20 + i * 160 + random.nextInt(50),
+                  random.nextInt(HEIGHT),
+                  random.nextInt(160) - 80,
+                  random.nextInt(160) - 80));
+    }
+    return "{\"id\":\"p0\",\"kind\":\"drawn\",\"points\":[" + points + "]}";
+  }
+
+  private String item() {
+    String id = "i" + ids++;
+    return switch (random.nextInt(3)) {
+      case 0 -> lettering(id);
+      case 1 -> drawing(id);
+      default -> field(id);
+    };
+  }
+
+  private String lettering(String id) {
+    String[] faces = {"fraunces", "bricolage-grotesque", "pacifico", "comfortaa"};
+    String trail =
+        random.nextInt(3) == 0
+            ? ",\"trail\":{\"colour\":\"%s\",\"width\":%d,\"dash\":[%d,4],\"cap\":\"round\"}"
+                .formatted(colour(), 1 + random.nextInt(8), 3 + random.nextInt(9))
+            : "";
+    return """
+        {"kind":"lettering","id":"%s","text":"%s","path":"p%d","face":"%s","size":%s,"fill":"%s",
+         "opacity":%s,"rotation":%s,"tracking":%s,"seat":{"method":"%s","pathOffset":%s}%s%s}"""
+        .formatted(
+            id,
+            random.nextBoolean() ? "kites aloft & away" : "Saltmarsh",
+            random.nextInt(3),
+            faces[random.nextInt(faces.length)],
+            value(14, 60),
+            colour(),
+            value(30, 100),
+            value(-30, 30),
+            value(-0.05, 0.2),
+            random.nextInt(3) == 0 ? "bent" : "rigid",
+            value(-60, 120),
+            trail,
+            appearance());
+  }
+
+  private String drawing(String id) {
+    return """
+        {"kind":"drawing","id":"%s","x":%s,"y":%s,"scale":%s,"rotation":%s,"opacity":%s,
+         "parts":[{"d":"M-60-40H60V40H-60ZM-30-20V20H30V-20Z","fill":"%s"},
+           {"d":"M0-50C40-50 50 10 0 50S-40-50 0-50Z","fill":"%s"}]%s}"""
+        .formatted(
+            id,
+            value(60, 420),
+            value(40, 230),
+            value(0.3, 1.6),
+            value(0, 360),
+            value(30, 100),
+            colour(),
+            colour(),
+            appearance());
+  }
+
+  private String field(String id) {
+    String[] fillings = {"plain", "linear", "radial"};
+    StringBuilder stops = new StringBuilder();
+    int count = 2 + random.nextInt(4);
+    for (int i = 0; i < count; i++) {
+      stops.append(i > 0 ? "," : "");
+      stops.append(
+          "{\"offset\":%d,\"colour\":\"%s\",\"opacity\":%d}"
+              .formatted(100 * i / (count - 1), colour(), random.nextInt(5) * 25));
+    }
+    return """
+        {"kind":"colour-field","id":"%s","area":"%s","filling":"%s","stops":[%s],"x":%s,"y":%s,
+         "width":%s,"height":%s,"scale":%s,"rotation":%s,"opacity":%s,"fill":"%s",
+         "fromX":%s,"fromY":%s,"toX":%s,"toY":%s%s}"""
+        .formatted(
+            id,
+            random.nextInt(3) == 0 ? "frame" : "rectangle",
+            fillings[random.nextInt(3)],
+            stops,
+            value(60, 420),
+            value(40, 230),
+            value(60, 300),
+            value(40, 200),
+            value(0.5, 1.3),
+            value(0, 90),
+            value(30, 100),
+            colour(),
+            value(0, 50),
+            value(0, 50),
+            value(60, 120),
+            value(60, 120),
+            appearance());
+  }
+
+  /** Blend mode, blurs and clip, each now and then. */
+  private String appearance() {
+    StringBuilder out = new StringBuilder();
+    if (random.nextInt(3) == 0) {
+      BlendMode[] all = BlendMode.values();
+      // Seeds go over all of them, whatever chance does.
+      BlendMode mode = all[(seed + random.nextInt(2)) % all.length];
+      out.append(",\"blendMode\":\"").append(Spelling.of(mode)).append('"');
+    }
+    if (random.nextInt(3) == 0) {
+      out.append(",\"effects\":[{\"id\":\"a\",\"kind\":\"blur\",\"stdDeviation\":");
+      out.append(value(0, random.nextInt(3) == 0 ? 30 : 5)).append('}');
+      if (random.nextInt(3) == 0) {
+        out.append(",{\"id\":\"b\",\"kind\":\"blur\",\"stdDeviation\":3}");
+      }
+      out.append(']');
+    }
+    if (random.nextInt(3) == 0) {
+      out.append(",\"clip\":{\"path\":\"p").append(1 + random.nextInt(2)).append('"');
+      out.append(",\"inverted\":").append(random.nextBoolean());
+      out.append(",\"softEdge\":").append(random.nextBoolean() ? "0" : value(0, 60)).append('}');
+    }
+    return out.toString();
+  }
+
+  private String colour() {
+    return "#%06X".formatted(random.nextInt(0x1000000));
+  }
+
+  /** A value that stands still or goes from one number to another. */
+  private String value(double least, double greatest) {
+    String a = number(least, greatest);
+    return random.nextBoolean()
+        ? a
+        : "{\"keyframes\":[{\"time\":0,\"value\":%s,\"easing\":\"gentle-both\"},{\"time\":4,\"value\":%s}]}"
+            .formatted(a, number(least, greatest));
+  }
+
+  private String number(double least, double greatest) {
+    return Double.toString(
+        Math.round((least + (greatest - least) * random.nextDouble()) * 100) / 100.0);
+  }
+}

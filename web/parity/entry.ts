@@ -1,0 +1,3 @@
+/** What the tests need to paint frames on a canvas without the interface. */
+export { open, putRun } from '../src/core/core';
+export { paintBlurred, paintFrame } from '../src/stage/painter';

@@ -70,21 +70,20 @@ final class Appearance {
     return c.clamp(Timeline.value(item.movable(c), time));
   }
 
-  private boolean isLayered() {
+  /** Whether it is faded, blended or clipped as a whole, for which it has to be a layer. */
+  private boolean isWhole() {
     return isolated
         || alpha < 1
         || properties.blend() != BlendMode.NORMAL
-        || !effects.isEmpty()
         || properties.clip() != null;
   }
 
   /** Begins what layers there are; {@link #end} ends them. */
   void begin(Frame frame) {
-    boolean clipped = properties.clip() != null;
-    if (isLayered()) {
-      frame.push(alpha, properties.blend(), clipped ? List.of() : effects);
+    if (isWhole()) {
+      frame.push(alpha, properties.blend(), List.of());
     }
-    if (clipped && !effects.isEmpty()) {
+    if (!effects.isEmpty()) {
       frame.push(1, BlendMode.NORMAL, effects);
     }
   }
@@ -93,16 +92,15 @@ final class Appearance {
    * @param path of the clip; null where there is none
    */
   void end(Frame frame, Contour path) {
-    Clip clip = properties.clip();
-    if (clip != null) {
-      if (!effects.isEmpty()) {
-        frame.pop(reach);
-      }
-      frame.matte(clip.inverted());
-      clip(frame, path);
-      frame.pop(0);
-    } else if (isLayered()) {
+    if (!effects.isEmpty()) {
       frame.pop(reach);
+    }
+    if (properties.clip() != null) {
+      frame.matte(properties.clip().inverted());
+      clip(frame, path);
+    }
+    if (isWhole()) {
+      frame.pop(0);
     }
   }
 

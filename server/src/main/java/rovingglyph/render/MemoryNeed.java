@@ -66,18 +66,18 @@ public final class MemoryNeed {
   private static int layers(Scene scene, String id) {
     Item item = scene.item(id);
     ItemProperties p = item.properties();
-    boolean layered =
-        !p.effects().isEmpty()
-            || p.blend() != BlendMode.NORMAL
+    boolean whole =
+        p.blend() != BlendMode.NORMAL
+            || p.clip() != null
             || item instanceof Group g && (isFaded(g) || scene.blendsWithin(g));
     int within = 0;
     if (item instanceof Group g) {
       within = g.members().stream().mapToInt(m -> layers(scene, m)).max().orElse(0);
     }
-    // A filter has its result beside the layer; a clip is measured in a layer, blurred in a
-    // further.
-    int filtered = p.effects().isEmpty() ? 0 : 1;
-    return within + (layered ? 1 : 0) + filtered + (p.clip() == null ? 0 : 3);
+    // A filter has its result beside its layer; a clip is measured in two layers, the soft one's
+    // too.
+    int filtered = p.effects().isEmpty() ? 0 : 2;
+    return within + (whole ? 1 : 0) + filtered + (p.clip() == null ? 0 : 3);
   }
 
   private static boolean isFaded(Group g) {

@@ -56,7 +56,7 @@ describe('the compiled core', () => {
     core.open(doc);
     const bad = core.open({ ...doc, length: -1 });
     expect(bad.kind === 'problems' && bad.problems[0]?.path).toBe('$.length');
-    expect(core.frame(0).length).toBe(10);
+    expect(core.frame(0).length).toBe(12);
   });
 
   it('tells what is wrong with an edit instead of throwing', () => {

@@ -24,6 +24,8 @@ export interface ItemSummary {
   channels: Partial<Record<Channel, KeyframeInfo[]>>;
   /** All values that move in any way. */
   moving: Channel[];
+  /** The values of its effects and of its clip. */
+  appearance: Channel[];
   /** Of a lettering at the start of the scene: its path, its room and its text, px. */
   length?: number;
   comesRound?: boolean;
@@ -212,26 +214,38 @@ export function dragPuck(
   return JSON.parse(bridge.dragPuck(lettering, time, x, y, across)) as PuckValues;
 }
 
-/** Label, unit and range of every value that can move. */
-const CHANNELS = JSON.parse(bridge.channels()) as Record<
-  Channel,
-  { label: string; unit: string; least: number; greatest: number }
->;
+interface ChannelInfo {
+  label: string;
+  unit: string;
+  least: number;
+  greatest: number;
+}
+
+const channels = new Map<Channel, ChannelInfo>();
+
+/** Label, unit and range of a value that can move. */
+function channelOf(channel: Channel): ChannelInfo {
+  const known = channels.get(channel);
+  if (known) return known;
+  const asked = JSON.parse(bridge.channel(channel)) as ChannelInfo;
+  channels.set(channel, asked);
+  return asked;
+}
 
 /** What is wrong with a number typed for a value; nothing, if it is in range. */
 export function outOfRange(channel: Channel, value: number): Problem[] {
-  const c = CHANNELS[channel];
-  if (!c || (value >= c.least && value <= c.greatest)) return [];
+  const c = channelOf(channel);
+  if (value >= c.least && value <= c.greatest) return [];
   const allowed = `${c.least} to ${c.greatest} ${c.unit}`.trim();
   return [{ path: c.label, reason: `is ${value}, out of range`, allowed }];
 }
 
 export function labelOf(channel: Channel): string {
-  return CHANNELS[channel]?.label ?? bridge.label(channel);
+  return channelOf(channel).label;
 }
 
 export function unitOf(channel: Channel): string {
-  return CHANNELS[channel]?.unit ?? '';
+  return channelOf(channel).unit;
 }
 
 export const SHAPE_KINDS = JSON.parse(bridge.shapeKinds()) as ShapeKind[];

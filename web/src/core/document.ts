@@ -1,3 +1,5 @@
+import type { BLEND_MODES } from './generated/frame';
+
 /** The scene document, version 2, as docs/scene-format.md describes it. */
 export interface Cue {
   id: string;
@@ -228,6 +230,27 @@ export interface ItemProperties {
   shownTo?: number;
   hidden: boolean;
   locked: boolean;
+  /** How its colours meet what is beneath, with the names of CSS; normal where it is left out. */
+  blendMode?: BlendMode;
+  effects?: Effect[];
+  clip?: Clip;
+}
+
+export type BlendMode = (typeof BLEND_MODES)[number];
+
+/** Something done to the picture of an item; its numbers are values of the item. */
+export interface Effect {
+  id: string;
+  /** Documents may hold kinds that are not known here. */
+  kind: string;
+  off?: boolean;
+}
+
+/** Of the item only what lies within a path is seen. */
+export interface Clip {
+  path: string;
+  inverted?: boolean;
+  softEdge?: Movable;
 }
 
 export interface Lettering extends ItemProperties {
@@ -281,8 +304,25 @@ export interface Group extends Placed {
   centre: Pair;
 }
 
+export interface Stop {
+  offset: number;
+  colour: string;
+  opacity: number;
+}
+
+/** A plain or graded area. */
+export interface ColourField extends Placed {
+  kind: 'colour-field';
+  area: 'frame' | 'rectangle';
+  filling: 'plain' | 'linear' | 'radial';
+  stops?: Stop[];
+  width: Movable;
+  height: Movable;
+  fill: MovableColour;
+}
+
 /** Documents may also hold items of kinds that are not known here: nothing is asked of them. */
-export type Item = Lettering | DrawingItem | Group;
+export type Item = Lettering | DrawingItem | Group | ColourField;
 
 /** The name of a value that can move; the core lists them (the Java class Channel). */
 export type Channel = string;

@@ -30,10 +30,9 @@ declare module '*/generated/core.js' {
   export function lightValues(steps: number): Float64Array;
   export function blurSamples(time: number): number;
   export function onFrame(time: number): number;
-  export function channels(): string;
   export function pathData(path: string, time: number): string;
   export function bounds(path: string, time: number): Float64Array;
-  export function label(channel: string): string;
+  export function channel(field: string): string;
   export function thumb(path: string): string;
   export function marks(path: string, count: number, time: number): Float64Array;
   export function tenths(path: string, time: number): Float64Array;

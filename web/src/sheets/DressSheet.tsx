@@ -1,18 +1,26 @@
+import { Plus } from 'lucide-react';
 import type { Placed } from '../core/document';
 import { change, useEditor } from '../state/editor';
-import { groupOf, letteringOf, placedOf } from '../state/items';
+import { fieldOf, groupOf, itemOf, letteringOf, placedOf } from '../state/items';
+import { addColourField } from '../state/making';
+import { Check } from '../ui/Check';
 import { ColourField } from '../ui/ColourField';
 import { MovableColour } from '../ui/MovableColour';
 import { MovableField } from '../ui/MovableField';
+import { FieldSection } from './dress/FieldSection';
+import { FinishSection } from './dress/FinishSection';
+import { MeetsSection } from './dress/MeetsSection';
 import { GroupSection } from './GroupSection';
 
-/** Colours of the chosen item and the backdrop; place and turn of a picture or group. */
+/** How the chosen item looks: colours, place, effects, clip; then the backdrop. */
 export function DressSheet() {
   const doc = useEditor((s) => s.doc);
   const selected = useEditor((s) => s.selected);
   const lettering = letteringOf(doc, selected);
+  const field = fieldOf(doc, selected);
   const placed = placedOf(doc, selected);
   const group = groupOf(doc, selected);
+  const item = itemOf(doc, selected);
   if (!doc) return null;
   return (
     <>
@@ -23,21 +31,27 @@ export function DressSheet() {
           <MovableField item={lettering.id} channel="opacity" />
         </section>
       )}
-      {placed && <PlacedSection key={placed.id} placed={placed} />}
+      {field && <FieldSection key={field.id} field={field} />}
+      {placed && !field && <PlacedSection key={placed.id} placed={placed} />}
       {group && <GroupSection group={group} />}
+      {item && (lettering || placed) && (
+        <>
+          <FinishSection key={`${item.id} finish`} item={item} />
+          <MeetsSection key={`${item.id} meets`} item={item} />
+        </>
+      )}
+      {!item && (
+        <p className="mb-3 rounded-lg bg-paper p-3">
+          Choose what is to be dressed, on the stage or in the stack.
+        </p>
+      )}
       <section className="section">
         <h2 className="section-title">Backdrop</h2>
-        <label className="mb-2 flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-(--teal)"
-            checked={doc.background !== null}
-            onChange={(e) =>
-              change((d) => ({ ...d, background: e.target.checked ? '#F3E9D2' : null }))
-            }
-          />
-          Background colour
-        </label>
+        <Check
+          label="Background colour"
+          value={doc.background !== null}
+          onChange={(on) => change((d) => ({ ...d, background: on ? '#F3E9D2' : null }))}
+        />
         {doc.background !== null && (
           <ColourField
             label="Background"
@@ -45,6 +59,12 @@ export function DressSheet() {
             onChange={(background) => change((d) => ({ ...d, background }), 'background')}
           />
         )}
+        <button type="button" className="btn mt-2 w-full" onClick={addColourField}>
+          <Plus className="size-4" /> Colour field
+        </button>
+        <p className="mt-1.5 text-[12px] leading-snug text-soft">
+          A plain or graded area, over the whole frame or a part of it. It can move and fade.
+        </p>
       </section>
     </>
   );

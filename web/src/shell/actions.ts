@@ -14,7 +14,14 @@ import {
 } from '../state/editor';
 import { showHistory } from '../state/history';
 import { groupOf, itemOf } from '../state/items';
-import { addLettering, groupChosen, removeItems, restack, ungroup } from '../state/making';
+import {
+  addColourField,
+  addLettering,
+  groupChosen,
+  removeItems,
+  restack,
+  ungroup,
+} from '../state/making';
 import { deletePoints, finishDrawing, giveUpDrawing } from '../state/paths';
 import { toggleDusk, useTheme } from '../state/theme';
 import { chosenWith, setShown, toggleFlag } from '../state/values';
@@ -118,6 +125,7 @@ export const ACTIONS: Action[] = [
   },
   { label: 'Choose no keyframe and no point', group: 'Edit', keys: ['Escape'], run: letGo },
   { label: 'Add a lettering', group: 'Items', run: addLettering },
+  { label: 'Add a colour field', group: 'Items', run: addColourField },
   {
     label: 'Hide or show the chosen item',
     group: 'Items',

@@ -75,12 +75,7 @@ function stroke(n: Float64Array, from: number, to: number, sink: FrameSink): voi
   sink.stroke(paint(n, from), n[at]!, n[at + 1]!, n.subarray(dash, begin));
 }
 
-function steps(
-  n: Float64Array,
-  from: number,
-  to: number,
-  sink: Pick<FrameSink, 'step'>,
-): void {
+function steps(n: Float64Array, from: number, to: number, sink: Pick<FrameSink, 'step'>): void {
   for (let i = from; i < to;) {
     const kind = n[i]!;
     sink.step(kind, n, i + 1);

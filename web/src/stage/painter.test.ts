@@ -1,5 +1,6 @@
 import { beforeEach, expect, it, vi } from 'vitest';
 import * as core from '../core/core';
+import { BLEND_MODES, EffectKind, Op, PaintKind } from '../core/generated/frame';
 import { paintBlurred, paintFrame } from './painter';
 
 /** What is drawn, in order. */
@@ -7,13 +8,13 @@ let log: string[] = [];
 
 class FakePath {
   readonly steps: string[] = [];
-  constructor(public readonly d = '') {}
   moveTo = (...n: number[]) => this.steps.push(`M${n.join(' ')}`);
   lineTo = (...n: number[]) => this.steps.push(`L${n.join(' ')}`);
   quadraticCurveTo = (...n: number[]) => this.steps.push(`Q${n.join(' ')}`);
   bezierCurveTo = (...n: number[]) => this.steps.push(`C${n.join(' ')}`);
   closePath = () => this.steps.push('Z');
-  addPath = (p: FakePath, m: { n: number[] }) => this.steps.push(`${p.d}@${m.n.join(' ')}`);
+  addPath = (p: FakePath, m: Record<string, number>) =>
+    this.steps.push(`${p.steps.join('')}@${[...'abcdef'].map((k) => m[k]).join(' ')}`);
 }
 
 function canvas(width: number) {
@@ -28,7 +29,12 @@ function canvas(width: number) {
           log.push(
             `stroke ${state.strokeStyle} ${state.lineWidth} ${state.lineCap} ${p.steps.join('')}`,
           );
-      if (name === 'drawImage') return () => log.push(`put ${state.globalAlpha}`);
+      if (name === 'drawImage')
+        return (_: unknown, x: number, y: number) =>
+          log.push(
+            `put ${state.globalAlpha} ${state.globalCompositeOperation} ${x} ${y} ${state.filter ?? ''}`.trim(),
+          );
+      if (name === 'canvas') return made;
       if (name === 'setLineDash') return (d: number[]) => log.push(`dash ${d.join(' ')}`);
       if (name === 'fillRect') return () => log.push(`ground ${state.fillStyle}`);
       if (name === 'setTransform') return (k: number) => log.push(`scale ${k}`);
@@ -39,7 +45,8 @@ function canvas(width: number) {
       return true;
     },
   });
-  return { width, height: width / 2, getContext: () => g } as unknown as HTMLCanvasElement;
+  const made = { width, height: width / 2, getContext: () => g } as unknown as HTMLCanvasElement;
+  return made;
 }
 
 function paint(numbers: number[], background: string | null = null) {
@@ -52,51 +59,84 @@ vi.mock('../core/core', () => ({
   frame: vi.fn(),
   outlinesVersion: () => 1,
   outlineCount: () => 2,
-  outline: (i: number) => `o${i}`,
+  // Each a line of its own.
+  outline: (i: number) => Float64Array.from([1, i, i]),
   blurSamples: () => 0,
 }));
 
 beforeEach(() => {
   log = [];
   vi.stubGlobal('Path2D', FakePath);
-  vi.stubGlobal(
-    'DOMMatrix',
-    class {
-      constructor(public n: number[]) {}
-    },
-  );
 });
 
+const entry = (op: number, ...payload: number[]) => [op, payload.length, ...payload];
+const fill = (rgb: number, alpha: number, ...outlines: number[]) =>
+  entry(Op.FILL, PaintKind.PLAIN, alpha, rgb, ...outlines);
+const ONE = [0, 1, 0, 0, 1, 0, 0];
+const push = (alpha: number, blend: number, box: number[], ...effects: number[]) =>
+  entry(Op.PUSH, alpha, blend, ...box, effects.length > 0 ? 1 : 0, ...effects);
+
 it('fills the outlines of a shape as one area', () => {
-  const got = paint([0x0a0b0c, 0.5, 2, 0, 1, 0, 0, 1, 5, 6, 1, 2, 0, 0, 2, 7, 8]);
-  expect(got).toEqual(['fill #0a0b0c 0.5 o0@1 0 0 1 5 6o1@2 0 0 2 7 8']);
+  const got = paint(fill(0x0a0b0c, 0.5, 0, 1, 0, 0, 1, 5, 6, 1, 2, 0, 0, 2, 7, 8));
+  expect(got).toEqual(['fill #0a0b0c 0.5 L0 0@1 0 0 1 5 6L1 1@2 0 0 2 7 8']);
 });
 
 it('draws outlines of one frame alone from their steps', () => {
   const steps = [0, 1, 2, 1, 3, 4, 2, 5, 6, 7, 8, 3, 1, 2, 3, 4, 5, 6, 4];
-  const got = paint([0xff, 1, 2, -1, steps.length, ...steps, 0, 1, 0, 0, 1, 0, 0]);
-  expect(got).toEqual(['fill #0000ff 1 M1 2L3 4Q5 6 7 8C1 2 3 4 5 6Zo0@1 0 0 1 0 0']);
+  const got = paint(fill(0xff, 1, -1, steps.length, ...steps, ...ONE));
+  expect(got).toEqual(['fill #0000ff 1 M1 2L3 4Q5 6 7 8C1 2 3 4 5 6ZL0 0@1 0 0 1 0 0']);
 });
 
 it('draws lines with their width, cap and dashes, and goes on behind them', () => {
-  const got = paint([1, 1, -1, 4, 2, 2, 6, 3, 6, 0, 1, 2, 1, 3, 4, 2, 1, 1, 0, 1, 0, 0, 1, 0, 0]);
-  expect(got).toEqual([
+  const line = entry(Op.STROKE, PaintKind.PLAIN, 1, 1, 4, 2, 2, 6, 3, 0, 1, 2, 1, 3, 4);
+  expect(paint([...line, ...fill(2, 1, ...ONE)])).toEqual([
     'dash 6 3',
     'stroke #000001 4 square M1 2L3 4',
-    'fill #000002 1 o0@1 0 0 1 0 0',
+    'fill #000002 1 L0 0@1 0 0 1 0 0',
   ]);
 });
 
-it('puts a faded group over what is there as a picture of its own', () => {
+it('puts a faded group over what is there as a picture of its own, of the size of its box', () => {
   vi.stubGlobal('document', { createElement: () => canvas(0) });
-  const shape = (c: number) => [c, 1, 1, 0, 1, 0, 0, 1, 0, 0];
-  const got = paint([...shape(1), 0, 0.4, -2, ...shape(2), 0, 0, -3, ...shape(3)]);
-  expect(got).toEqual([
-    'fill #000001 1 o0@1 0 0 1 0 0',
-    'fill #000002 1 o0@1 0 0 1 0 0',
-    'put 0.4',
-    'fill #000003 1 o0@1 0 0 1 0 0',
+  const got = paint([
+    ...fill(1, 1, ...ONE),
+    ...push(0.4, 0, [100, 40, 300, 80]),
+    ...fill(2, 1, ...ONE),
+    ...entry(Op.POP),
+    ...fill(3, 1, ...ONE),
   ]);
+  expect(got).toEqual([
+    'fill #000001 1 L0 0@1 0 0 1 0 0',
+    'fill #000002 1 L0 0@1 0 0 1 0 0',
+    'put 0.4 source-over 49 19',
+    'fill #000003 1 L0 0@1 0 0 1 0 0',
+  ]);
+});
+
+it('blends, blurs and clips layers, and what is blurred may come from outside', () => {
+  vi.stubGlobal('document', { createElement: () => canvas(0) });
+  const multiply = BLEND_MODES.indexOf('multiply');
+  const got = paint([
+    ...push(1, multiply, [-500, 0, 300, 80]),
+    ...push(1, 0, [-500, 0, 300, 80], EffectKind.BLUR, 1, 8),
+    ...fill(1, 1, ...ONE),
+    ...entry(Op.POP),
+    ...entry(Op.MATTE, 1),
+    ...fill(2, 1, ...ONE),
+    ...entry(Op.POP),
+  ]);
+  expect(got).toEqual([
+    'fill #000001 1 L0 0@1 0 0 1 0 0',
+    // Of half the size: a deviation of four, so twelve px beyond the edge of the canvas count.
+    'put 1 source-over -12 -1 blur(4px)',
+    'fill #000002 1 L0 0@1 0 0 1 0 0',
+    'put 1 destination-out 0 0 none',
+    'put 1 multiply 0 0',
+  ]);
+});
+
+it('does not take an op that it does not know for another', () => {
+  expect(() => paint(entry(99, 1, 2))).toThrow('There is no op 99');
 });
 
 it('paints the ground first, at the scale of the canvas', () => {
@@ -105,7 +145,7 @@ it('paints the ground first, at the scale of the canvas', () => {
 });
 
 it('paints plainly what the scene does not blur', () => {
-  vi.spyOn(core, 'frame').mockReturnValue(Float64Array.from([3, 1, 1, 0, 1, 0, 0, 1, 0, 0]));
+  vi.spyOn(core, 'frame').mockReturnValue(Float64Array.from(fill(3, 1, ...ONE)));
   paintBlurred(canvas(500), 0, 1000, null, Infinity);
-  expect(log.at(-1)).toBe('fill #000003 1 o0@1 0 0 1 0 0');
+  expect(log.at(-1)).toBe('fill #000003 1 L0 0@1 0 0 1 0 0');
 });

@@ -1,6 +1,6 @@
-import type { Channel, SceneDoc } from '../core/document';
+import type { Channel, ColourField, SceneDoc } from '../core/document';
 import { useEditor } from './editor';
-import { letteringOf, placedOf } from './items';
+import { fieldOf, letteringOf, placedOf } from './items';
 
 export const MAIN: Channel[] = [
   'pathOffset',
@@ -15,15 +15,30 @@ export const MORE: Channel[] = ['tracking', 'wordSpacing', 'letterTurn', 'fixedA
 export const SHOWN: Channel[] = ['revealFrom', 'revealTo', 'sweepFrom', 'sweepTo'];
 export const OF_PLACED: Channel[] = ['x', 'y', 'scale', 'rotation', 'opacity'];
 
+const OF_GRADIENT: Channel[] = ['fromX', 'fromY', 'toX', 'toY'];
+
+/** The values of a colour field that count for something, as it is filled. */
+export function channelsOfField(field: ColourField): Channel[] {
+  const area = field.area === 'frame' ? ['opacity'] : [...OF_PLACED, 'width', 'height'];
+  return [...area, ...(field.filling === 'plain' ? ['fill'] : OF_GRADIENT)];
+}
+
+/** The values of an item's effects and of its clip; the core names them. */
+export function appearanceOf(id: string | null): Channel[] {
+  return useEditor.getState().summary?.items[id ?? '']?.appearance ?? [];
+}
+
 /** Every value of an item that can be charted, in the order of the sheet. */
 export function channelsOf(doc: SceneDoc | null, id: string | null): Channel[] {
   const lettering = letteringOf(doc, id);
   if (lettering) {
     const axes = Object.keys(lettering.axes).map((tag) => `axis-${tag}`);
     const trail = lettering.trail ? ['trailFrom', 'trailTo'] : [];
-    return [...MAIN, ...MORE, ...SHOWN, ...trail, 'fill', ...axes];
+    return [...MAIN, ...MORE, ...SHOWN, ...trail, 'fill', ...axes, ...appearanceOf(id)];
   }
-  return placedOf(doc, id) ? OF_PLACED : [];
+  const field = fieldOf(doc, id);
+  if (field) return [...channelsOfField(field), ...appearanceOf(id)];
+  return placedOf(doc, id) ? [...OF_PLACED, ...appearanceOf(id)] : [];
 }
 
 type State = ReturnType<typeof useEditor.getState>;

@@ -18,6 +18,14 @@ export function addLettering(): void {
   });
 }
 
+/** Adds a colour field behind all else and opens Dress. */
+export function addColourField(): void {
+  const id = newId();
+  if (applyEdit({ op: 'addColourField', id }).length > 0) return;
+  select(id);
+  useEditor.setState({ tab: 'dress' });
+}
+
 /** Takes items away; their paths stay. */
 export function removeItems(ids: string[]): void {
   applyEdit({ op: 'deleteItem', items: ids });

@@ -1,6 +1,6 @@
 import { labelOf, SHAPE_KINDS } from '../../core/core';
 import type { Lettering } from '../../core/document';
-import { chartedOf, MAIN, MORE, OF_PLACED, SHOWN } from '../../state/channels';
+import { appearanceOf, channelsOf, chartedOf, MAIN, MORE, SHOWN } from '../../state/channels';
 import { useEditor } from '../../state/editor';
 import { letteringOf, placedOf } from '../../state/items';
 import { useFaces } from '../../state/faces';
@@ -39,9 +39,13 @@ export function MoveSheet() {
       {lettering && <RecipeCards key={id} lettering={lettering} />}
       <section className="section">
         <h2 className="section-title">At {clock(doc, time)}</h2>
-        {(lettering ? MAIN : OF_PLACED).map((c) => (
-          <MovableField key={c} item={id} channel={c} />
-        ))}
+        {(lettering ? MAIN : channelsOf(doc, id)).map((c) =>
+          c === 'fill' ? (
+            <MovableColour key={c} item={id} label="Colour" />
+          ) : (
+            <MovableField key={c} item={id} channel={c} />
+          ),
+        )}
         {lettering && <More lettering={lettering} />}
         <p className="mt-2 text-[12px] leading-snug text-soft">
           A ring sets or removes a keyframe at the playhead. A value without keyframes is still, and
@@ -100,6 +104,9 @@ function More({ lettering }: { lettering: Lettering }) {
           decimals={a.greatest <= 1 ? 2 : 0}
           range={[a.least, a.greatest]}
         />
+      ))}
+      {appearanceOf(lettering.id).map((c) => (
+        <MovableField key={c} item={lettering.id} channel={c} />
       ))}
       {path && shape && (
         <>

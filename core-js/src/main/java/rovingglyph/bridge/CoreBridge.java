@@ -453,26 +453,16 @@ public final class CoreBridge {
     return KnotsOf.cubics(cubics, contour(path, time).closed()).size();
   }
 
-  /** The label of a value by its field name, also of a font's axis. */
+  /** Label, unit and range of a value by its field name, as JSON. */
   @JSExport
-  public static String label(String channel) {
-    return Channel.of(channel).label();
-  }
-
-  /** Label, unit and range of every value that can move, by field name. */
-  @JSExport
-  public static String channels() {
-    JsonObject out = new JsonObject();
-    for (Channel c : Channel.named()) {
-      out.add(
-          c.field(),
-          new JsonObject()
-              .add("label", c.label())
-              .add("unit", c.unit())
-              .add("least", c.min())
-              .add("greatest", c.max()));
-    }
-    return out.toString();
+  public static String channel(String field) {
+    Channel c = Channel.of(field);
+    return new JsonObject()
+        .add("label", c.label())
+        .add("unit", c.unit())
+        .add("least", c.min())
+        .add("greatest", c.max())
+        .toString();
   }
 
   /** The time of the frame of the open scene that is nearest to a time. */

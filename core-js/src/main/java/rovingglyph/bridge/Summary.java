@@ -22,6 +22,7 @@ import rovingglyph.scene.Animatable;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.FreehandPath;
+import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.ShapeKind;
@@ -95,7 +96,15 @@ final class Summary {
                 channels.add(c.field(), keyframes(m.keyframes(), List.of()));
               }
             });
-    JsonObject out = new JsonObject().add("channels", channels).add("moving", moving);
+    JsonArray appearance = new JsonArray();
+    if (item instanceof Item i) {
+      i.appearance().forEach(c -> appearance.add(c.field()));
+    }
+    JsonObject out =
+        new JsonObject()
+            .add("channels", channels)
+            .add("moving", moving)
+            .add("appearance", appearance);
     if (prepared != null) {
       RowLayout seating = prepared.seating(prepared.values(0));
       out.add("length", seating.contour().length());

@@ -11,6 +11,7 @@ import rovingglyph.frame.Op;
 import rovingglyph.frame.PathStep;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Effect;
+import rovingglyph.scene.Gradient;
 
 /** The numbers of display lists as TypeScript; see the Java class Frame. */
 public final class FrameConstants {
@@ -41,7 +42,11 @@ public final class FrameConstants {
         + Arrays.stream(BlendMode.values())
             .map(b -> "'" + Spelling.of(b) + "'")
             .collect(Collectors.joining(", "))
-        + "] as const;\n";
+        + "] as const;\n\n"
+        + "/** The most stops of a gradient. */\n"
+        + "export const MOST_STOPS = "
+        + Gradient.MOST_STOPS
+        + ";\n";
   }
 
   private static String constants(String name, Enum<?>[] values) {

@@ -14,8 +14,6 @@ import rovingglyph.scene.ItemProperties;
 
 /** Blend mode, effects and clip of an item of any kind, from and to JSON. */
 final class AppearanceCodec {
-  static final int MOST_EFFECTS = 20;
-
   private static final String BLEND = "blendMode";
   private static final String EFFECTS = "effects";
   private static final String CLIP = "clip";
@@ -27,7 +25,8 @@ final class AppearanceCodec {
    */
   static ItemProperties read(Fields f, ItemProperties p, Map<Channel, AnimatedValue> values) {
     Set<String> ids = new HashSet<>();
-    List<Effect> effects = f.list(EFFECTS, MOST_EFFECTS, e -> effect(e, ids, values));
+    List<Effect> effects =
+        f.list(EFFECTS, ItemProperties.MOST_EFFECTS, e -> effect(e, ids, values));
     Clip clip = f.get(CLIP) == null ? null : clip(f.object(CLIP), values);
     return p.blended(f.choice(BLEND, BlendMode.values(), BlendMode.NORMAL))
         .with(effects)

@@ -43,7 +43,7 @@ final class KeyframeCheck {
               String at = path + place(mover, c);
               perFrame(scene, m.keyframes(), at, problems);
               cues(m.keyframes(), cues, at, problems);
-              boolean letters = mover instanceof Lettering l && AppearanceCodec.place(l, c) == null;
+              boolean letters = mover instanceof Lettering l && !l.appearance().contains(c);
               if (!letters) {
                 onlyOfLetterings(m, at, problems);
               }

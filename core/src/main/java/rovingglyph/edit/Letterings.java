@@ -11,8 +11,10 @@ import rovingglyph.motion.Timeline;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Clip;
 import rovingglyph.scene.Follow;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.LetterEffects;
 import rovingglyph.scene.Lettering;
@@ -131,8 +133,8 @@ final class Letterings {
   }
 
   /**
-   * Takes a path away. Its letterings go to the path {@code to}, or each keeps a copy of its own if
-   * that is left out.
+   * Takes a path away. Its letterings, and what is clipped to it, go to the path {@code to}, or
+   * each keeps a copy of its own if that is left out.
    */
   static Scene deletePath(Scene scene, JsonObject edit) {
     GuidePath gone = PathOps.path(scene, edit.getString("of", ""));
@@ -146,14 +148,32 @@ final class Letterings {
       if (!to.isEmpty()) {
         out = out.withItem(Reshaping.onto(l, gone, PathOps.path(scene, to)));
       } else {
-        String id = gone.id() + "-" + ++copies;
-        while (out.mover(id) != null) {
-          id += "x";
-        }
+        String id = freeId(out, gone.id() + "-" + ++copies);
         out = out.adding(gone.with(gone.label().named(id, gone.name() + " (kept)")));
         out = out.withItem(l.on(id, l.seat()));
       }
     }
+    for (Item i : out.items().values()) {
+      Clip clip = i.properties().clip();
+      if (clip == null || !clip.path().equals(gone.id())) {
+        continue;
+      }
+      String id = to;
+      if (to.isEmpty()) {
+        id = freeId(out, gone.id() + "-clip");
+        out = out.adding(gone.with(gone.label().named(id, gone.name() + " (kept)")));
+      }
+      Clip moved = new Clip(id, clip.inverted(), clip.extras());
+      out = out.withItem(i.with(i.properties().clipped(moved)));
+    }
     return out.withPaths(out.paths().stream().filter(p -> !p.id().equals(gone.id())).toList());
+  }
+
+  private static String freeId(Scene scene, String wanted) {
+    String id = wanted;
+    while (scene.mover(id) != null) {
+      id += "x";
+    }
+    return id;
   }
 }

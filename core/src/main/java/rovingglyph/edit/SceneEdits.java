@@ -37,8 +37,10 @@ public final class SceneEdits {
     Scene made = NewPaths.apply(scene, op, edit);
     Scene cued = made != null ? made : Cues.apply(scene, op, edit);
     Scene grouped = cued != null ? cued : Groups.apply(scene, op, edit);
-    if (grouped != null) {
-      return grouped;
+    Scene looks = grouped != null ? grouped : Appearances.apply(scene, op, edit);
+    Scene filled = looks != null ? looks : ColourFields.apply(scene, op, edit);
+    if (filled != null) {
+      return filled;
     }
     return switch (op) {
       case "recipe" -> Recipes.apply(scene, edit);

@@ -1,5 +1,7 @@
 package rovingglyph.scene;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 
 /** Something that stands in the stack, or in a group that does. */
@@ -22,6 +24,20 @@ public sealed interface Item extends Animatable permits Lettering, Transformed, 
 
   default boolean locked() {
     return properties().locked();
+  }
+
+  /** The values of its effects and of its clip, among all that it has. */
+  default List<Channel> appearance() {
+    List<Channel> out = new ArrayList<>();
+    for (Effect e : properties().effects()) {
+      if (e.kind() != null) {
+        e.kind().parameters().forEach(p -> out.add(Channel.effect(e.id(), p)));
+      }
+    }
+    if (properties().clip() != null) {
+      out.add(Channel.SOFT_EDGE);
+    }
+    return out;
   }
 
   /** What the document says of it beyond what is known here. */

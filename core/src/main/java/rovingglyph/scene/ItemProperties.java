@@ -24,6 +24,9 @@ public record ItemProperties(
     List<Effect> effects,
     Clip clip) {
 
+  /** The most effects of an item. */
+  public static final int MOST_EFFECTS = 20;
+
   /** Seconds. A document's time is a decimal and a frame's a fraction: these mean the same one. */
   private static final double SAME_TIME = 1e-6;
 

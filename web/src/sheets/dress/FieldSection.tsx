@@ -1,0 +1,133 @@
+import { Plus, Trash2 } from 'lucide-react';
+import type { ColourField as Field, Stop } from '../../core/document';
+import { MOST_STOPS } from '../../core/generated/frame';
+import { channelsOfField } from '../../state/channels';
+import { applyEdit } from '../../state/editor';
+import { changePlaced } from '../../state/values';
+import { Segments } from '../../ui/Choice';
+import { ColourField } from '../../ui/ColourField';
+import { IconButton } from '../../ui/IconButton';
+import { MovableColour } from '../../ui/MovableColour';
+import { MovableField } from '../../ui/MovableField';
+import { NumberField } from '../../ui/NumberField';
+
+/** What a colour field covers and how it is filled. */
+export function FieldSection({ field }: { field: Field }) {
+  const put = (parts: Partial<Field>, merge = '') => changePlaced(field.id, parts, merge);
+  return (
+    <section className="section">
+      <h2 className="section-title">{field.name}</h2>
+      <Segments
+        label="Covers"
+        value={field.area}
+        options={[
+          { value: 'frame', label: 'Frame', detail: 'All of the frame, whatever its size' },
+          {
+            value: 'rectangle',
+            label: 'Rectangle',
+            detail: 'A part that can be placed and turned',
+          },
+        ]}
+        onChange={(area) => put({ area })}
+      />
+      <Segments
+        label="Filled"
+        value={field.filling}
+        options={[
+          { value: 'plain', label: 'Plain' },
+          { value: 'linear', label: 'Linear' },
+          { value: 'radial', label: 'Radial' },
+        ]}
+        onChange={(filling) => applyEdit({ op: 'filling', item: field.id, filling })}
+      />
+      {channelsOfField(field).map((c) =>
+        c === 'fill' ? (
+          <MovableColour key={c} item={field.id} label="Colour" />
+        ) : (
+          <MovableField key={c} item={field.id} channel={c} />
+        ),
+      )}
+      {field.filling !== 'plain' && (
+        <Stops
+          stops={field.stops ?? []}
+          onChange={(stops, merge) => put({ stops }, `${field.id}.${merge}`)}
+        />
+      )}
+    </section>
+  );
+}
+
+interface StopsProps {
+  stops: Stop[];
+  onChange: (stops: Stop[], merge: string) => void;
+}
+
+/** The colours that a gradient goes through. */
+function Stops({ stops, onChange }: StopsProps) {
+  const put = (index: number, parts: Partial<Stop>, merge: string) =>
+    onChange(
+      stops.map((s, i) => (i === index ? { ...s, ...parts } : s)),
+      `${index}.${merge}`,
+    );
+  const add = () => {
+    // Halfway between the last two, so that nothing jumps.
+    const [a, b] = stops.slice(-2);
+    if (!a || !b) return;
+    const between = { ...a, offset: (a.offset + b.offset) / 2 };
+    onChange([...stops.slice(0, -1), between, b], '');
+  };
+  return (
+    <>
+      <h3 className="mt-3 mb-1 font-medium">Colours along it</h3>
+      <ul className="space-y-1.5">
+        {stops.map((s, i) => (
+          <li key={i} className="rounded-lg border border-rule p-2">
+            <ColourField
+              label="Colour"
+              value={s.colour}
+              onChange={(colour) => put(i, { colour }, 'colour')}
+            >
+              {stops.length > 2 && (
+                <IconButton
+                  label={`Remove colour ${i + 1}`}
+                  onClick={() =>
+                    onChange(
+                      stops.filter((_, k) => k !== i),
+                      '',
+                    )
+                  }
+                >
+                  <Trash2 className="size-4" />
+                </IconButton>
+              )}
+            </ColourField>
+            <NumberField
+              label="At"
+              unit="%"
+              value={s.offset}
+              onChange={(v) => put(i, { offset: within(v, stops, i) }, 'offset')}
+            />
+            <NumberField
+              label="Opacity"
+              unit="%"
+              value={s.opacity}
+              onChange={(v) => put(i, { opacity: Math.min(Math.max(v, 0), 100) }, 'opacity')}
+            />
+          </li>
+        ))}
+      </ul>
+      {stops.length < MOST_STOPS && (
+        <button type="button" className="btn mt-1.5 w-full" onClick={add}>
+          <Plus className="size-4" /> Colour
+        </button>
+      )}
+    </>
+  );
+}
+
+/** An offset that stays between those of its neighbours. */
+function within(offset: number, stops: Stop[], index: number): number {
+  const least = stops[index - 1]?.offset ?? 0;
+  const most = stops[index + 1]?.offset ?? 100;
+  return Math.min(Math.max(offset, least), most);
+}

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import * as core from '../core/core';
 import { isShape } from '../core/document';
 import { pathOf, select, selectAlso, useEditor } from '../state/editor';
-import { isLocked, letteringOf, placedOf } from '../state/items';
+import { fieldOf, isLocked, letteringOf, placedOf } from '../state/items';
 import { editPath } from '../state/paths';
 import { sceneCoordinates } from './coordinates';
 import { DrawingLayer } from './DrawingLayer';
@@ -71,7 +71,9 @@ export function Overlay({ unit }: { unit: number }) {
   const known = path && paths[path.id];
   const free = known && !path.locked && !path.hidden && !drawing && !pickStart;
   const seats = lettering && !isLocked(doc, lettering.id) && !drawing;
-  const places = placed && !isLocked(doc, placed.id) && !drawing && tab !== 'path';
+  const everywhere = fieldOf(doc, selected)?.area === 'frame';
+  const places =
+    placed && !everywhere && !isLocked(doc, placed.id) && !drawing && tab !== 'path';
   const viewBox = `0 0 ${doc.width} ${doc.height}`;
   return (
     <>

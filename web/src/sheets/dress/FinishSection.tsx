@@ -59,7 +59,12 @@ function Entry({ item, effect, index }: { item: string; effect: Effect; index: n
         </IconButton>
       </div>
       {values.map((c) => (
-        <MovableField key={c} item={item} channel={c} />
+        <MovableField
+          key={c}
+          item={item}
+          channel={c}
+          label={values.length === 1 ? 'Amount' : undefined}
+        />
       ))}
       {values.length === 0 && (
         <p className="text-[12px] text-soft">A newer version made it: it is kept, and not shown.</p>

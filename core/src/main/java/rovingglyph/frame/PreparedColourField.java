@@ -22,6 +22,11 @@ import rovingglyph.type.Outline;
 public record PreparedColourField(ColourField field, Rect frame) implements PreparedItem {
 
   @Override
+  public double wholeAlpha(double time) {
+    return 1;
+  }
+
+  @Override
   public void paint(Frame list, double time) {
     double alpha = Place.alpha(field, time);
     Rect box = box(time);

@@ -16,8 +16,13 @@ record PreparedDrawing(Drawing drawing, int outlineBase, List<Outline> outlines)
     implements PreparedItem {
 
   @Override
+  public double wholeAlpha(double time) {
+    return drawing.parts().size() > 1 ? Place.alpha(drawing, time) : 1;
+  }
+
+  @Override
   public void paint(Frame frame, double time) {
-    double alpha = Place.alpha(drawing, time);
+    double alpha = drawing.parts().size() > 1 ? 1 : Place.alpha(drawing, time);
     Affine m = Place.map(drawing, time);
     for (int i = 0; i < drawing.parts().size() && alpha > 0; i++) {
       frame.fill(drawing.parts().get(i).fill(), alpha);

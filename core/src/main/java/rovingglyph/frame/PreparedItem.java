@@ -2,7 +2,13 @@ package rovingglyph.frame;
 
 /** An item that holds no others, ready to be evaluated at any time in seconds. */
 interface PreparedItem {
-  /** Adds what is seen of it to a frame, in the pixels round it. */
+  /**
+   * Its opacity as a whole, 0 to 1, where parts of it lie over each other: they do not show through
+   * then. What it paints is to be faded by this.
+   */
+  double wholeAlpha(double time);
+
+  /** Adds what is seen of it to a frame, in the pixels round it; without {@link #wholeAlpha}. */
   void paint(Frame frame, double time);
 
   /**

@@ -146,13 +146,32 @@ public record PreparedLettering(
         : new GlyphOutlines(row, p, Affine.IDENTITY, lettering.seat().method()).polygons();
   }
 
+  /**
+   * Whether its letters are faded one by one: there is no one opacity for all then, and what lies
+   * under a letter shows through it.
+   */
+  public boolean fadesByLetter() {
+    return lettering.movable(Channel.OPACITY).stagger() != null
+        || lettering.showing().reveal() != null
+        || lettering.showing().sweep() != null;
+  }
+
+  @Override
+  public double wholeAlpha(double time) {
+    boolean overlaps =
+        lettering.showing().trail() != null
+            || lettering.setting().rules().stream().anyMatch(r -> r.fill() != null);
+    return overlaps && !fadesByLetter() ? values(time).opacity() / 100 : 1;
+  }
+
   @Override
   public void paint(Frame frame, double time) {
     SeatValues v = values(time);
+    double whole = Math.max(wholeAlpha(time), 1e-9);
     Trail trail = lettering.showing().trail();
     for (RowLayout row : rows(v)) {
       if (trail != null && v.opacity() > 0) {
-        TrailLine.paint(frame, trail, row, turn(v), v.opacity() / 100);
+        TrailLine.paint(frame, trail, row, turn(v), v.opacity() / 100 / whole);
       }
     }
     for (RowLayout row : rows(v)) {
@@ -165,7 +184,7 @@ public record PreparedLettering(
         if (p.fill() != fill || p.alpha() != alpha) {
           fill = p.fill();
           alpha = p.alpha();
-          frame.fill(fill, alpha);
+          frame.fill(fill, alpha / whole);
         }
         ink(row, p).paint(frame);
       }

@@ -90,8 +90,11 @@ public record PreparedScene(
       Group group = item instanceof Group g ? g : null;
       PreparedItem prepared = items.get(id);
       double at = time + shutter * blur(item) / 360 / scene.rate().perSecond();
-      double alpha = group == null ? 1 : Place.alpha(group, at);
-      if (alpha <= 0 || group == null && prepared == null) {
+      if (group == null && prepared == null) {
+        continue;
+      }
+      double alpha = group == null ? prepared.wholeAlpha(at) : Place.alpha(group, at);
+      if (alpha <= 0) {
         continue;
       }
       boolean isolated = group != null && scene.blendsWithin(group);

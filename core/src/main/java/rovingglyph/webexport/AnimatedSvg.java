@@ -183,10 +183,7 @@ public final class AnimatedSvg {
     AnimatedValue rotation = l.lettering().movable(Channel.ROTATION);
     AnimatedValue opacity = l.lettering().movable(Channel.OPACITY);
     boolean turned = l.seats().path().moves() || rotation.stagger() != null;
-    boolean faded =
-        opacity.stagger() != null
-            || l.lettering().showing().reveal() != null
-            || l.lettering().showing().sweep() != null;
+    boolean faded = l.fadesByLetter();
     String turn = turned ? "" : turn(name, rotation, l.centre(l.values(0)), animations);
     String fade = faded ? "" : fade(name, opacity, animations);
     int fill = (int) l.values(0).get(Channel.FILL);

@@ -36,6 +36,8 @@ class ItemsTest {
           {"kind":"drawing","id":"in","x":500,"y":480,%s},
           {"kind":"group","id":"it","members":["in"]%s}"""
               .formatted(box, fields);
+      case "colour-field" ->
+          "{\"kind\":\"colour-field\",\"id\":\"it\",\"x\":500,\"y\":480%s}".formatted(fields);
       default ->
           "{\"kind\":\"%s\",\"id\":\"it\",\"depth\":[1,{\"of\":2}]%s}".formatted(kind, fields);
     };
@@ -49,7 +51,7 @@ class ItemsTest {
   }
 
   static Stream<String> kinds() {
-    return Stream.of("lettering", "drawing", "group");
+    return Stream.of("lettering", "drawing", "group", "colour-field");
   }
 
   private static boolean shows(PreparedScene s, double time) {

@@ -65,6 +65,16 @@ final class RandomScenes {
             String.join(",", items));
   }
 
+  /**
+   * The same with a background, for what shows no transparency, and without lines under letters,
+   * which animated SVG steps from frame to frame.
+   */
+  String forSvg() {
+    return document()
+        .replace("\"background\":null", "\"background\":\"#FFFFFF\"")
+        .replaceAll(",\"trail\":\\{[^}]*}", "");
+  }
+
   private String drawn() {
     StringBuilder points = new StringBuilder();
     for (int i = 0; i < 4; i++) {

@@ -69,7 +69,8 @@ public final class MemoryNeed {
     boolean whole =
         p.blend() != BlendMode.NORMAL
             || p.clip() != null
-            || item instanceof Group g && (isFaded(g) || scene.blendsWithin(g));
+            || isFaded(item)
+            || item instanceof Group g && scene.blendsWithin(g);
     int within = 0;
     if (item instanceof Group g) {
       within = g.members().stream().mapToInt(m -> layers(scene, m)).max().orElse(0);
@@ -80,8 +81,8 @@ public final class MemoryNeed {
     return within + (whole ? 1 : 0) + filtered + (p.clip() == null ? 0 : 3);
   }
 
-  private static boolean isFaded(Group g) {
-    AnimatedValue opacity = g.movable(Channel.OPACITY);
-    return opacity.moves() || opacity.keyed() || opacity.base() < 100;
+  private static boolean isFaded(Item item) {
+    AnimatedValue opacity = item.movable(Channel.OPACITY);
+    return opacity != null && (opacity.moves() || opacity.keyed() || opacity.base() < 100);
   }
 }

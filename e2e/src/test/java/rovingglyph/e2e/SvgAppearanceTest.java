@@ -1,0 +1,57 @@
+package rovingglyph.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.util.Random;
+import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Images;
+import rovingglyph.shaping.FaceCatalogue;
+import rovingglyph.shaping.Shaper;
+import rovingglyph.webexport.AnimatedSvg;
+
+/**
+ * Scenes of chance, with all kinds of items, blend modes, blurs and clips, as animated SVG in
+ * Chromium against the render, between frames too.
+ */
+class SvgAppearanceTest {
+  private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
+
+  private static IntStream seeds() {
+    return IntStream.range(100, 130);
+  }
+
+  @ParameterizedTest
+  @MethodSource("seeds")
+  void showsWhatTheRenderShows(int seed) throws IOException {
+    String document = new RandomScenes(seed).forSvg();
+    PreparedScene scene = Preparation.prepare(SceneCodec.read(document), SHAPER);
+    Page page = Browser.context(scene.scene().width(), scene.scene().height()).newPage();
+    page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
+    Random random = new Random(seed);
+    for (int i = 0; i < 3; i++) {
+      double t = random.nextInt(99) / 25.0 + 0.002 + random.nextDouble() * 0.036;
+      page.evaluate(
+          """
+          t => {
+            document.getAnimations().forEach(a => { a.pause(); a.currentTime = t * 1000; });
+            document.querySelectorAll('svg').forEach(s => { s.pauseAnimations(); s.setCurrentTime(t); });
+          }""",
+          t);
+      BufferedImage shot = ImageIO.read(new ByteArrayInputStream(page.screenshot()));
+      PictureTest.Difference d = PictureTest.Difference.of(Images.of(scene, t), shot);
+      assertThat(d.share()).as("seed " + seed + " at " + t + ": " + d).isLessThan(0.001);
+      assertThat(d.mean()).as("seed " + seed + " at " + t + ": " + d).isLessThan(0.8);
+    }
+    page.context().close();
+  }
+}

@@ -30,10 +30,10 @@ import rovingglyph.shaping.Shaper;
 import rovingglyph.webexport.AnimatedSvg;
 
 /**
- * The same frame as a picture from Java2D, the browser's canvas and the exported SVG. The measure:
- * the mean difference of a colour channel (of 255) over the frame, and the share of pixels in which
- * a channel differs by more than 64. Two antialiasers differ at edges; a shift of one pixel of the
- * demo's lettering would move both far beyond the limits, as the last test shows.
+ * The same frame as a picture from the renderer, the browser's canvas and the exported SVG. The
+ * measure: the mean difference of a colour channel (of 255) over the frame, and the share of pixels
+ * in which a channel differs by more than 64. Two antialiasers differ at edges; a shift of one
+ * pixel of the demo's lettering would move both far beyond the limits, as the last test shows.
  */
 class PictureTest {
   private static final double MEAN = 0.15;

@@ -24,7 +24,7 @@ final class MotionBlur implements AutoCloseable {
   MotionBlur(int width, int height, int samples) {
     this.samples = samples;
     this.sums =
-        Surface.makeRaster(
+        Raster.surface(
             new ImageInfo(
                 width,
                 height,

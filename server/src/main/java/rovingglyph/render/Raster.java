@@ -32,7 +32,21 @@ public final class Raster implements AutoCloseable {
   public Raster(int width, int height, boolean opaque) {
     this.width = width;
     this.height = height;
-    this.surface = Surface.makeRaster(info(opaque ? ColorAlphaType.OPAQUE : ColorAlphaType.PREMUL));
+    this.surface = surface(info(opaque ? ColorAlphaType.OPAQUE : ColorAlphaType.PREMUL));
+  }
+
+  /**
+   * Memory for pixels.
+   *
+   * @throws OutOfMemoryError if there is none left
+   */
+  static Surface surface(ImageInfo info) {
+    try {
+      return Surface.makeRaster(info);
+    } catch (IllegalArgumentException e) {
+      throw new OutOfMemoryError(
+          "No memory is left for an image of " + info.getWidth() + " by " + info.getHeight());
+    }
   }
 
   private ImageInfo info(ColorAlphaType alpha) {

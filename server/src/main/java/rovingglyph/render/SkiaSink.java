@@ -207,7 +207,7 @@ final class SkiaSink implements FrameSink, AutoCloseable {
 
   private void open(int left, int above, int width, int height, Paint how, boolean matte) {
     ImageInfo info = ImageInfo.makeN32Premul(width, height, ColorSpace.getSRGB());
-    Surface surface = Surface.makeRaster(info);
+    Surface surface = Raster.surface(info);
     top = new Target(surface.getCanvas(), surface, left, above, width, height, how, matte, top);
     top.place(scale);
   }

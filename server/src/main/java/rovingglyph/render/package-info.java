@@ -1,2 +1,2 @@
-/** Frames painted with Java2D, and encoded as PNG or by ffmpeg as video. */
+/** Frames painted by Skia, and encoded as PNG or by ffmpeg as video. */
 package rovingglyph.render;

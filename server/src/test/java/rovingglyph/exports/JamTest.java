@@ -156,8 +156,16 @@ class JamTest {
     Path file = Files.writeString(Files.createTempFile("roving-test", ".json"), document);
     Process p =
         new ProcessBuilder(
+                "bash",
+                "-c",
+                // Images lie outside the heap: the process as a whole is kept small.
+                "ulimit -v 2000000; exec \"$@\"",
+                "starved",
                 ProcessHandle.current().info().command().orElse("java"),
                 "-Xmx256m",
+                "-XX:+UseSerialGC",
+                "-XX:CompressedClassSpaceSize=64m",
+                "-XX:ReservedCodeCacheSize=64m",
                 "-cp",
                 System.getProperty("java.class.path"),
                 Starved.class.getName(),

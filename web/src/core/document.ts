@@ -105,10 +105,10 @@ export interface Template {
 }
 
 export type EasingName =
-  | 'steady'
-  | 'gentle-start'
-  | 'gentle-stop'
-  | 'gentle-both'
+  | 'linear'
+  | 'ease-in'
+  | 'ease-out'
+  | 'ease-in-out'
   | 'overshoot'
   | 'spring'
   | 'bounce'

@@ -58,7 +58,7 @@ describe('words of the chart', () => {
   const key = (parts: Partial<KeyframeInfo>): KeyframeInfo => ({
     time: 0,
     value: 0,
-    easing: 'steady',
+    easing: 'linear',
     curve: [0, 0, 1, 1],
     numbers: [],
     ...parts,
@@ -73,7 +73,7 @@ describe('words of the chart', () => {
 
   it('names easings, and a stretch without movement a hold', () => {
     const to = key({ time: 2.4, value: 5 });
-    expect(easingLabel(key({ easing: 'gentle-stop' }), to)).toBe('Gentle stop');
+    expect(easingLabel(key({ easing: 'ease-out' }), to)).toBe('Gentle stop');
     expect(easingLabel(key({ easing: 'hold' }), to)).toBe('Hold 2.4 s');
     expect(easingLabel(key({ value: 5 }), to)).toBe('Hold 2.4 s');
   });

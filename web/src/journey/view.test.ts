@@ -7,7 +7,7 @@ const view = () => useView.getState();
 const key = (parts: Partial<KeyframeInfo> = {}): KeyframeInfo => ({
   time: 0,
   value: 0,
-  easing: 'steady',
+  easing: 'linear',
   curve: [0, 0, 1, 1],
   numbers: [],
   ...parts,

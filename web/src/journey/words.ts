@@ -2,10 +2,10 @@ import type { KeyframeInfo } from '../core/core';
 import type { EasingName, LandingName } from '../core/document';
 
 export const EASINGS: { value: EasingName; label: string }[] = [
-  { value: 'steady', label: 'Steady' },
-  { value: 'gentle-start', label: 'Gentle start' },
-  { value: 'gentle-stop', label: 'Gentle stop' },
-  { value: 'gentle-both', label: 'Gentle both' },
+  { value: 'linear', label: 'Steady' },
+  { value: 'ease-in', label: 'Gentle start' },
+  { value: 'ease-out', label: 'Gentle stop' },
+  { value: 'ease-in-out', label: 'Gentle both' },
   { value: 'overshoot', label: 'Overshoot' },
   { value: 'spring', label: 'Spring' },
   { value: 'bounce', label: 'Bounce' },

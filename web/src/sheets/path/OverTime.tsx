@@ -5,10 +5,10 @@ import { editPath } from '../../state/paths';
 import { Choice } from '../../ui/Choice';
 
 const EASINGS: { value: EasingName; label: string }[] = [
-  { value: 'steady', label: 'Steady' },
-  { value: 'gentle-start', label: 'Gentle start' },
-  { value: 'gentle-stop', label: 'Gentle stop' },
-  { value: 'gentle-both', label: 'Gentle both' },
+  { value: 'linear', label: 'Steady' },
+  { value: 'ease-in', label: 'Gentle start' },
+  { value: 'ease-out', label: 'Gentle stop' },
+  { value: 'ease-in-out', label: 'Gentle both' },
   { value: 'hold', label: 'Hold' },
 ];
 
@@ -46,7 +46,7 @@ export function OverTime({ path }: { path: DrawnPath }) {
       </ul>
       <Choice
         label="Easing"
-        value={path.shapes[0]?.easing ?? 'gentle-both'}
+        value={path.shapes[0]?.easing ?? 'ease-in-out'}
         options={EASINGS}
         onChange={(easing) => editPath('easeShape', { easing })}
       />

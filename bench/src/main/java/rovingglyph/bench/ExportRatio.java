@@ -51,7 +51,7 @@ final class ExportRatio {
       }
       Collections.sort(ratios);
       System.out.printf(
-          "Export ratio over %d rounds: least %.3f, median %.3f, greatest %.3f (goal 1.25)%n",
+          "Export ratio over %d rounds: least %.3f, median %.3f, greatest %.3f (goal 1.10)%n",
           ROUNDS, ratios.get(0), ratios.get(ROUNDS / 2), ratios.get(ROUNDS - 1));
     } finally {
       Files.deleteIfExists(raw);

@@ -44,7 +44,7 @@ public final class KeyframeEdits {
       keys.set(at, new Keyframe(k.time(), v, null, k.cue(), k.easing(), k.extras()));
     } else {
       Easing easing =
-          keys.isEmpty() ? Easing.STEADY : keys.get(Timeline.segmentAt(keys, time)).easing();
+          keys.isEmpty() ? Easing.LINEAR : keys.get(Timeline.segmentAt(keys, time)).easing();
       keys.add(new Keyframe(onFrame(time), v, null, easing));
     }
     return sorted(m, keys);

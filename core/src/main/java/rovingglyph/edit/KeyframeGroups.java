@@ -88,8 +88,8 @@ final class KeyframeGroups {
 
   private static Easing reversed(Easing e) {
     return switch (e.kind()) {
-      case GENTLE_START -> Easing.GENTLE_STOP;
-      case GENTLE_STOP -> Easing.GENTLE_START;
+      case EASE_IN -> Easing.EASE_OUT;
+      case EASE_OUT -> Easing.EASE_IN;
       case OVERSHOOT, OWN -> Easing.own(1 - e.x2(), 1 - e.y2(), 1 - e.x1(), 1 - e.y1());
       default -> e;
     };

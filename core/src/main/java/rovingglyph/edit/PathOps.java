@@ -291,7 +291,7 @@ public final class PathOps {
     List<Knot> now = ShapeOverTime.at(d, time);
     List<ShapeKeyframe> shapes =
         on
-            ? List.of(new ShapeKeyframe(time, now, Easing.GENTLE_BOTH, UnknownFields.NONE))
+            ? List.of(new ShapeKeyframe(time, now, Easing.EASE_IN_OUT, UnknownFields.NONE))
             : List.<ShapeKeyframe>of();
     return new DrawnPath(d.label(), now, d.closed(), shapes);
   }

@@ -133,16 +133,16 @@ final class Recipes {
     return with(
         l,
         Channel.PATH_OFFSET,
-        land(start, Landing.Kind.OUT_BEFORE, Easing.GENTLE_STOP),
+        land(start, Landing.Kind.OUT_BEFORE, Easing.EASE_OUT),
         land(there, rest, Easing.HOLD),
-        land(off, rest, Easing.GENTLE_START),
-        land(gone, out, Easing.STEADY));
+        land(off, rest, Easing.EASE_IN),
+        land(gone, out, Easing.LINEAR));
   }
 
   private Lettering endlessLap(Lettering l) {
     double laps = e.getDouble("laps", 1);
     double parts = Math.max(1, e.getDouble("parts", 1));
-    Easing easing = e.getBoolean("eased", false) ? Easing.GENTLE_BOTH : Easing.STEADY;
+    Easing easing = e.getBoolean("eased", false) ? Easing.EASE_IN_OUT : Easing.LINEAR;
     if (laps == 0 || laps != Math.rint(laps)) {
       throw new IllegalArgumentException("An endless lap takes whole laps: 1, 2, -1 ...");
     }
@@ -151,7 +151,7 @@ final class Recipes {
         l,
         Channel.PATH_OFFSET,
         land(0, Landing.Kind.AT_REST, easing),
-        new Keyframe(scene.length(), 0, whole, Easing.STEADY));
+        new Keyframe(scene.length(), 0, whole, Easing.LINEAR));
   }
 
   private Lettering cruise(Lettering l) {
@@ -212,8 +212,8 @@ final class Recipes {
         with(
             l,
             to,
-            new Keyframe(start, 0, null, Easing.GENTLE_BOTH),
-            new Keyframe(there, all, null, Easing.STEADY));
+            new Keyframe(start, 0, null, Easing.EASE_IN_OUT),
+            new Keyframe(there, all, null, Easing.LINEAR));
     double leave = seconds("leave", 0);
     if (leave <= 0) {
       return out;
@@ -222,7 +222,7 @@ final class Recipes {
     return with(
         out,
         from,
-        new Keyframe(off, 0, null, Easing.GENTLE_BOTH),
-        new Keyframe(off + leave, all, null, Easing.STEADY));
+        new Keyframe(off, 0, null, Easing.EASE_IN_OUT),
+        new Keyframe(off + leave, all, null, Easing.LINEAR));
   }
 }

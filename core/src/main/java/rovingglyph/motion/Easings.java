@@ -19,7 +19,7 @@ public final class Easings {
       return 1;
     }
     return switch (e.kind()) {
-      case STEADY -> x;
+      case LINEAR -> x;
       case HOLD -> 0;
       case STEPS -> Math.floor(x * e.numbers().get(0)) / e.numbers().get(0);
       case LIST -> list(e.numbers(), Math.min(Math.max(x, 0), 1));

@@ -13,10 +13,10 @@ import java.util.List;
 public record Easing(Kind kind, double x1, double y1, double x2, double y2, List<Double> numbers) {
   /** The named curves are those of CSS Easing Functions Level 1: linear, ease-in, -out, -in-out. */
   public enum Kind {
-    STEADY("steady"),
-    GENTLE_START("gentle start"),
-    GENTLE_STOP("gentle stop"),
-    GENTLE_BOTH("gentle both"),
+    LINEAR("steady"),
+    EASE_IN("gentle start"),
+    EASE_OUT("gentle stop"),
+    EASE_IN_OUT("gentle both"),
     OVERSHOOT("overshoot"),
     SPRING("spring"),
     BOUNCE("bounce"),
@@ -36,10 +36,10 @@ public record Easing(Kind kind, double x1, double y1, double x2, double y2, List
     }
   }
 
-  public static final Easing STEADY = curve(Kind.STEADY, 0, 0, 1, 1);
-  public static final Easing GENTLE_START = curve(Kind.GENTLE_START, 0.42, 0, 1, 1);
-  public static final Easing GENTLE_STOP = curve(Kind.GENTLE_STOP, 0, 0, 0.58, 1);
-  public static final Easing GENTLE_BOTH = curve(Kind.GENTLE_BOTH, 0.42, 0, 0.58, 1);
+  public static final Easing LINEAR = curve(Kind.LINEAR, 0, 0, 1, 1);
+  public static final Easing EASE_IN = curve(Kind.EASE_IN, 0.42, 0, 1, 1);
+  public static final Easing EASE_OUT = curve(Kind.EASE_OUT, 0, 0, 0.58, 1);
+  public static final Easing EASE_IN_OUT = curve(Kind.EASE_IN_OUT, 0.42, 0, 0.58, 1);
   public static final Easing OVERSHOOT = curve(Kind.OVERSHOOT, 0.3, 0.9, 0.4, 1.35);
   public static final Easing HOLD = curve(Kind.HOLD, 0, 0, 1, 1);
 
@@ -64,17 +64,17 @@ public record Easing(Kind kind, double x1, double y1, double x2, double y2, List
   /** The easing of a kind; {@code OWN} begins as the curve of gentle both. */
   public static Easing of(Kind kind) {
     return switch (kind) {
-      case STEADY -> STEADY;
-      case GENTLE_START -> GENTLE_START;
-      case GENTLE_STOP -> GENTLE_STOP;
-      case GENTLE_BOTH -> GENTLE_BOTH;
+      case LINEAR -> LINEAR;
+      case EASE_IN -> EASE_IN;
+      case EASE_OUT -> EASE_OUT;
+      case EASE_IN_OUT -> EASE_IN_OUT;
       case OVERSHOOT -> OVERSHOOT;
       case HOLD -> HOLD;
       case SPRING -> by(kind, List.of(120.0, 10.0, 1.0));
       case BOUNCE -> by(kind, List.of(3.0));
       case STEPS -> by(kind, List.of(5.0));
       case LIST -> by(kind, List.of(0.0, 1.0));
-      case OWN -> own(GENTLE_BOTH.x1, GENTLE_BOTH.y1, GENTLE_BOTH.x2, GENTLE_BOTH.y2);
+      case OWN -> own(EASE_IN_OUT.x1, EASE_IN_OUT.y1, EASE_IN_OUT.x2, EASE_IN_OUT.y2);
     };
   }
 }

@@ -86,14 +86,14 @@ final class CssMotion {
     for (int i : track.stops(tolerance * 0.6)) {
       double share = (from + track.times()[i]) / scene.length();
       if (share < 1) {
-        stop(out, share, declare.apply(track.states()[i][0]), Easing.STEADY);
+        stop(out, share, declare.apply(track.states()[i][0]), Easing.LINEAR);
       }
     }
   }
 
   private static void stop(StringBuilder out, double share, String declaration, Easing easing) {
     out.append(Decimal.text(share * 100, 5)).append("%{").append(declaration);
-    if (easing != null && easing.kind() != Easing.Kind.STEADY) {
+    if (easing != null && easing.kind() != Easing.Kind.LINEAR) {
       out.append(";animation-timing-function:").append(timing(easing));
     }
     out.append('}');

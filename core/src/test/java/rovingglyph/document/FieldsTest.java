@@ -93,7 +93,7 @@ class FieldsTest {
   @ValueSource(
       strings = {"\"slow\"", "[0.1,0,0.5]", "[1.1,0,0,1]", "[0,0,-0.1,1]", "[0,\"a\",0,1]", "5"})
   void easingsOfTheWrongFormAreTold(String value) {
-    assertThat(EasingCodec.read(fields("{\"easing\":" + value + "}"))).isEqualTo(Easing.STEADY);
+    assertThat(EasingCodec.read(fields("{\"easing\":" + value + "}"))).isEqualTo(Easing.LINEAR);
     assertThat(problems).isNotEmpty();
     assertThat(problems.get(0).path()).startsWith("$.easing");
   }

@@ -48,7 +48,7 @@ class EditsTest {
     assertThat(still).isEqualTo(new AnimatedValue(7));
     AnimatedValue moving = edited(MOVING, edit("set", "\"time\":1.01,\"value\":7"));
     assertThat(moving.keyframes()).extracting(Keyframe::time).containsExactly(0.0, 1.0, 2.0);
-    assertThat(moving.keyframes().get(1).easing()).isEqualTo(Easing.GENTLE_STOP);
+    assertThat(moving.keyframes().get(1).easing()).isEqualTo(Easing.EASE_OUT);
   }
 
   @Test

@@ -196,7 +196,7 @@ class MotionEditsTest {
         .containsExactly(0.0, 0.52, 1.0, 1.52);
     Scene mirrored = edit(s, "mirrorKeys", "\"indexes\":[0,1,2,3]");
     assertThat(values(mirrored)).containsExactly(40.0, 100.0, 100.0, 0.0);
-    assertThat(offset(mirrored).keyframes().get(2).easing()).isEqualTo(Easing.GENTLE_STOP);
+    assertThat(offset(mirrored).keyframes().get(2).easing()).isEqualTo(Easing.EASE_OUT);
     assertThat(values(edit(s, "swapKeys", "\"indexes\":[0,3]")))
         .containsExactly(40.0, 100.0, 100.0, 0.0);
     assertThat(times(edit(s, "removeKeys", "\"indexes\":[0,2]"))).containsExactly(1.0, 3.0);
@@ -210,7 +210,7 @@ class MotionEditsTest {
     Scene s = edit(scene(LINE, KEYS), "holdKey", "\"indexes\":[0],\"seconds\":0.8");
     assertThat(times(s)).containsExactly(0.0, 0.8, 1.8, 2.8, 3.8);
     assertThat(values(s)).startsWith(0.0, 0.0, 100.0);
-    assertThat(offset(s).keyframes().get(1).easing()).isEqualTo(Easing.GENTLE_START);
+    assertThat(offset(s).keyframes().get(1).easing()).isEqualTo(Easing.EASE_IN);
   }
 
   @Test

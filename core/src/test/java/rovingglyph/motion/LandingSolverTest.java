@@ -31,7 +31,7 @@ class LandingSolverTest {
 
   private static Keyframe key(double time, double value, Landing.Kind kind) {
     Landing landing = kind == null ? null : new Landing(kind, 1);
-    return new Keyframe(time, value, landing, Easing.STEADY);
+    return new Keyframe(time, value, landing, Easing.LINEAR);
   }
 
   private static List<Double> solve(LandingSolver solver, Keyframe... keys) {

@@ -61,12 +61,12 @@ class MotionTest {
 
   private static AnimatedValue through(Easing easing) {
     return AnimatedValue.through(
-        List.of(new Keyframe(1, 10, null, easing), new Keyframe(3, 50, null, Easing.STEADY)));
+        List.of(new Keyframe(1, 10, null, easing), new Keyframe(3, 50, null, Easing.LINEAR)));
   }
 
   @Test
   void valuesHoldOutsideTheKeyframes() {
-    AnimatedValue m = through(Easing.STEADY);
+    AnimatedValue m = through(Easing.LINEAR);
     assertThat(Timeline.value(m, -5)).isEqualTo(10);
     assertThat(Timeline.value(m, 1)).isEqualTo(10);
     assertThat(Timeline.value(m, 2)).isEqualTo(30);

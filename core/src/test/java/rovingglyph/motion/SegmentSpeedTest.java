@@ -17,7 +17,7 @@ class SegmentSpeedTest {
     return new Keyframe(1, 100, null, easing);
   }
 
-  private static final Keyframe TO = new Keyframe(3, 500, null, Easing.STEADY);
+  private static final Keyframe TO = new Keyframe(3, 500, null, Easing.LINEAR);
 
   private static SegmentSpeed speed(Easing easing) {
     return new SegmentSpeed(from(easing), TO);
@@ -30,7 +30,7 @@ class SegmentSpeedTest {
   }
 
   @ParameterizedTest
-  @EnumSource(names = {"STEADY", "GENTLE_START", "GENTLE_STOP", "GENTLE_BOTH", "OVERSHOOT"})
+  @EnumSource(names = {"LINEAR", "EASE_IN", "EASE_OUT", "EASE_IN_OUT", "OVERSHOOT"})
   void speedsAreThoseOfTheMovement(Easing.Kind kind) {
     Easing e = Easing.of(kind);
     assertThat(speed(e).leaving()).isCloseTo(measured(e, 1.0001), within(2.0));
@@ -38,7 +38,7 @@ class SegmentSpeedTest {
   }
 
   @ParameterizedTest
-  @EnumSource(names = {"STEADY", "GENTLE_START", "GENTLE_STOP", "GENTLE_BOTH", "OVERSHOOT"})
+  @EnumSource(names = {"LINEAR", "EASE_IN", "EASE_OUT", "EASE_IN_OUT", "OVERSHOOT"})
   void aSpeedThatIsSetIsMovedAtAndTheOtherEndKeepsIts(Easing.Kind kind) {
     SegmentSpeed before = speed(Easing.of(kind));
     for (double wanted : new double[] {-150, 0, 90, 200, 700}) {
@@ -53,15 +53,15 @@ class SegmentSpeedTest {
 
   @Test
   void extremeSpeedsComeToTheLimitOfAnEasing() {
-    assertThat(speed(Easing.GENTLE_BOTH).leavingAt(1e300).y1()).isEqualTo(10);
-    assertThat(speed(Easing.GENTLE_BOTH).arrivingAt(1e300).y2()).isEqualTo(-10);
+    assertThat(speed(Easing.EASE_IN_OUT).leavingAt(1e300).y1()).isEqualTo(10);
+    assertThat(speed(Easing.EASE_IN_OUT).arrivingAt(1e300).y2()).isEqualTo(-10);
   }
 
   @Test
   void holdsSpringsAndLevelPiecesHaveNoneToSet() {
-    assertThat(speed(Easing.GENTLE_BOTH).settable()).isTrue();
+    assertThat(speed(Easing.EASE_IN_OUT).settable()).isTrue();
     assertThat(speed(Easing.HOLD).settable()).isFalse();
     assertThat(speed(Easing.of(Easing.Kind.SPRING)).settable()).isFalse();
-    assertThat(new SegmentSpeed(from(Easing.STEADY), from(Easing.STEADY)).settable()).isFalse();
+    assertThat(new SegmentSpeed(from(Easing.LINEAR), from(Easing.LINEAR)).settable()).isFalse();
   }
 }

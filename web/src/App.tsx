@@ -16,7 +16,7 @@ import { TopBar } from './shell/TopBar';
 import { StageColumn } from './stage/Stage';
 import { useEditor } from './state/editor';
 import { useFaces } from './state/faces';
-import { openScene } from './state/keeper';
+import { openScene } from './state/autosave';
 import { notify } from './state/notices';
 import { Notices } from './ui/Notices';
 import { Region } from './ui/Region';

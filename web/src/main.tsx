@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './App';
-import { startKeeping } from './state/keeper';
+import { startKeeping } from './state/autosave';
 import { claimTab } from './state/pending';
 import { startTheme } from './state/theme';
 import './index.css';

@@ -214,6 +214,22 @@ export function dragPuck(
   return JSON.parse(bridge.dragPuck(lettering, time, x, y, across)) as PuckValues;
 }
 
+const rates = new Map<string, number>();
+
+/** Frames per second of a rate such as "25" or "30000/1001". */
+export function framesPerSecond(rate: string): number {
+  const known = rates.get(rate);
+  if (known !== undefined) return known;
+  const asked = bridge.framesPerSecond(rate);
+  rates.set(rate, asked);
+  return asked;
+}
+
+/** The map back of one given as the six numbers of a matrix. */
+export function inverse(matrix: number[]): number[] {
+  return [...bridge.inverse(Float64Array.from(matrix))];
+}
+
 interface ChannelInfo {
   label: string;
   unit: string;

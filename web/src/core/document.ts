@@ -326,9 +326,3 @@ export type Item = Lettering | DrawingItem | Group | ColourField;
 
 /** The name of a value that can move; the core lists them (the Java class Channel). */
 export type Channel = string;
-
-/** Frames per second of a rate such as "25" or "30000/1001". */
-export function framesPerSecond(rate: string): number {
-  const [n = '25', d = '1'] = rate.split('/');
-  return Number(n) / Number(d);
-}

@@ -32,6 +32,8 @@ declare module '*/generated/core.js' {
   export function onFrame(time: number): number;
   export function pathData(path: string, time: number): string;
   export function bounds(path: string, time: number): Float64Array;
+  export function framesPerSecond(rate: string): number;
+  export function inverse(matrix: Float64Array): Float64Array;
   export function channel(field: string): string;
   export function thumb(path: string): string;
   export function marks(path: string, count: number, time: number): Float64Array;

@@ -2,7 +2,8 @@ import { useEditor } from '../state/editor';
 import { isLocked, itemOf } from '../state/items';
 import { setShown } from '../state/values';
 import { drag } from '../stage/drag';
-import { framesPerSecond } from '../core/document';
+import { framesPerSecond } from '../core/core';
+
 import { shown } from '../ui/arithmetic';
 import type { PartProps } from './Chart';
 

@@ -2,7 +2,7 @@ import { Plus } from 'lucide-react';
 import type { Placed } from '../core/document';
 import { change, useEditor } from '../state/editor';
 import { fieldOf, groupOf, itemOf, letteringOf, placedOf } from '../state/items';
-import { addColourField } from '../state/making';
+import { addColourField } from '../state/itemActions';
 import { Check } from '../ui/Check';
 import { ColourField } from '../ui/ColourField';
 import { MovableColour } from '../ui/MovableColour';

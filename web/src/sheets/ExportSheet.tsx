@@ -2,7 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import { Download, X } from 'lucide-react';
 import { api, type ExportStatus } from '../api/client';
 import { useEditor } from '../state/editor';
-import { useKeeper } from '../state/keeper';
+import { useKeeper } from '../state/autosave';
 import { notify } from '../state/notices';
 import { momentWords } from '../shell/moments';
 import { rateLabel } from '../stage/time';

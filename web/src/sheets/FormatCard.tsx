@@ -4,6 +4,7 @@ import { useEditor } from '../state/editor';
 import { clock } from '../stage/time';
 import { Fold } from '../ui/Fold';
 import { NumberField } from '../ui/NumberField';
+import { useRestingTime } from '../state/restingTime';
 
 interface Props {
   format: ExportFormat;
@@ -80,7 +81,7 @@ export function FormatCard({ format, disabled, onMake }: Props) {
 /** The frame that a still shows. */
 function AtPlayhead() {
   const doc = useEditor((s) => s.doc);
-  const time = useEditor((s) => s.time);
+  const time = useRestingTime();
   return doc && <>; the frame at {clock(doc, time)}</>;
 }
 

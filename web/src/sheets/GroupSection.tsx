@@ -1,17 +1,19 @@
 import type { Group } from '../core/document';
 import { applyEdit, select, useEditor } from '../state/editor';
 import { nameOf } from '../state/items';
-import { ungroup } from '../state/making';
+import { ungroup } from '../state/itemActions';
 import { changePlaced } from '../state/values';
 import { NumberField } from '../ui/NumberField';
 
 /** The name of a group, what it turns about, and what is in it. */
 export function GroupSection({ group }: { group: Group }) {
   const doc = useEditor((s) => s.doc);
-  const time = useEditor((s) => s.time);
   const [x, y] = group.centre;
   const about = (centre: { x?: number; y?: number }) =>
-    applyEdit({ op: 'centre', item: group.id, time, ...centre }, `${group.id}.centre`);
+    applyEdit(
+      { op: 'centre', item: group.id, time: useEditor.getState().time, ...centre },
+      `${group.id}.centre`,
+    );
   return (
     <section className="section">
       <h2 className="section-title">Group</h2>

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { TAB_NAMES, useEditor, type Tab } from '../state/editor';
 import { letteringOf, placedOf } from '../state/items';
-import { addLettering } from '../state/making';
+import { addLettering } from '../state/itemActions';
 import type { Lettering } from '../core/document';
 import { DressSheet } from './DressSheet';
 import { ExportSheet } from './ExportSheet';

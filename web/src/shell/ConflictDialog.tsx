@@ -1,4 +1,4 @@
-import { resolveConflict, useKeeper } from '../state/keeper';
+import { resolveConflict, useKeeper } from '../state/autosave';
 import { Modal } from '../ui/Modal';
 
 /** Somebody else kept another version first: whose stands? */

@@ -4,7 +4,7 @@ import { api, type Revision } from '../api/client';
 import { complete } from '../core/core';
 import { replaceDoc, problemText, useEditor } from '../state/editor';
 import { useHistory } from '../state/history';
-import { useKeeper } from '../state/keeper';
+import { useKeeper } from '../state/autosave';
 import { notify } from '../state/notices';
 import { Modal } from '../ui/Modal';
 import { momentWords } from './moments';

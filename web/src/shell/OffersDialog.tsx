@@ -1,4 +1,4 @@
-import { dropOffer, takeOffer, useKeeper, withdraw } from '../state/keeper';
+import { dropOffer, takeOffer, useKeeper, withdraw } from '../state/autosave';
 import { notify } from '../state/notices';
 import { Modal } from '../ui/Modal';
 import { momentWords } from './moments';

@@ -4,7 +4,7 @@ import { ChevronDown, Copy, Pencil, Plus, RotateCcw, Trash2 } from 'lucide-react
 import { useState } from 'react';
 import { api, type Project, type SceneEntry } from '../api/client';
 import { change, useEditor } from '../state/editor';
-import { openScene } from '../state/keeper';
+import { openScene } from '../state/autosave';
 import { notify } from '../state/notices';
 
 export function useProjects() {

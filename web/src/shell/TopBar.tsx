@@ -3,7 +3,7 @@ import { Check, ChevronDown, CircleHelp, History, Redo2, Undo2 } from 'lucide-re
 import { redo, undo, useEditor } from '../state/editor';
 import { showHelp } from '../state/dialogs';
 import { showHistory } from '../state/history';
-import { useKeeper, type KeepState } from '../state/keeper';
+import { useKeeper, type KeepState } from '../state/autosave';
 import { useTheme } from '../state/theme';
 import { DUSK, OVERLAY_ACTIONS } from './actions';
 import { ProjectSwitcher } from './ProjectSwitcher';

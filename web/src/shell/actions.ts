@@ -21,7 +21,7 @@ import {
   removeItems,
   restack,
   ungroup,
-} from '../state/making';
+} from '../state/itemActions';
 import { deletePoints, finishDrawing, giveUpDrawing } from '../state/paths';
 import { toggleDusk, useTheme } from '../state/theme';
 import { chosenWith, setShown, toggleFlag } from '../state/values';

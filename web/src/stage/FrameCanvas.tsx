@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
-import { framesPerSecond } from '../core/document';
+import { framesPerSecond } from '../core/core';
+
 import { useEditor } from '../state/editor';
 import { paintBlurred, paintFrame } from './painter';
 

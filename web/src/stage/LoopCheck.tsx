@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import * as core from '../core/core';
-import { framesPerSecond, type SceneDoc } from '../core/document';
+import { framesPerSecond } from '../core/core';
+import type { SceneDoc } from '../core/document';
 import { applyEdit, useEditor } from '../state/editor';
 import { Modal } from '../ui/Modal';
 import { paintFrame } from './painter';

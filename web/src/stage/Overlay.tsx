@@ -72,8 +72,7 @@ export function Overlay({ unit }: { unit: number }) {
   const free = known && !path.locked && !path.hidden && !drawing && !pickStart;
   const seats = lettering && !isLocked(doc, lettering.id) && !drawing;
   const everywhere = fieldOf(doc, selected)?.area === 'frame';
-  const places =
-    placed && !everywhere && !isLocked(doc, placed.id) && !drawing && tab !== 'path';
+  const places = placed && !everywhere && !isLocked(doc, placed.id) && !drawing && tab !== 'path';
   const viewBox = `0 0 ${doc.width} ${doc.height}`;
   return (
     <>

@@ -12,7 +12,7 @@ import { useState } from 'react';
 import type { SceneDoc } from '../core/document';
 import { select, selectAlso, useEditor } from '../state/editor';
 import { groupOf, groupRound, itemOf, letteringOf, nameOf } from '../state/items';
-import { addLettering, groupChosen, removeItems, restack, ungroup } from '../state/making';
+import { addLettering, groupChosen, removeItems, restack, ungroup } from '../state/itemActions';
 import { chosenWith, toggleFlag } from '../state/values';
 
 /** Everything in the scene as chips, back to front; what is in the chosen group stands within it. */

@@ -1,9 +1,10 @@
 import { useLayoutEffect, useRef, useState } from 'react';
-import { framesPerSecond } from '../core/document';
+import { framesPerSecond } from '../core/core';
+
 import { SceneSettings } from '../shell/SceneSettings';
 import { useEditor } from '../state/editor';
 import { letteringsOf } from '../state/items';
-import { addLettering } from '../state/making';
+import { addLettering } from '../state/itemActions';
 import { FrameCanvas } from './FrameCanvas';
 import { Overlay } from './Overlay';
 import { Poses } from './Poses';

@@ -1,5 +1,6 @@
 import { Maximize2, Minimize2, Pause, Play, Repeat, StepBack, StepForward } from 'lucide-react';
-import { framesPerSecond } from '../core/document';
+import { framesPerSecond } from '../core/core';
+
 import { setTime, useEditor } from '../state/editor';
 import { pause, play } from './playback';
 import { clock } from './time';

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
-import { framesPerSecond } from '../core/document';
+import { framesPerSecond } from '../core/core';
+
 import { useEditor } from '../state/editor';
 
 /** Frames shown per second while playing; null while still. */

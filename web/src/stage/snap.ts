@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { inverse } from '../core/core';
 import type { SceneDoc } from '../core/document';
 
 /** A level or upright line that something being dragged has caught on. */
@@ -16,13 +17,13 @@ export const useSnap = create<Snap>(() => ({ x: null, y: null }));
 
 const REACH = 6;
 
-/** The map to the frame of what is being dragged, as six numbers of a matrix; null for none. */
-let toFrame: number[] | null = null;
+/** The maps to the frame of what is being dragged and back, as six numbers of a matrix each. */
+let through: { toFrame: number[]; back: number[] } | null = null;
 
 /** What is dragged from now on stands in groups that bring it to the frame by this map. */
 export function snapThrough(matrix: number[]): void {
   const still = matrix.every((v, i) => v === [1, 0, 0, 1, 0, 0][i]);
-  toFrame = still ? null : matrix;
+  through = still ? null : { toFrame: matrix, back: inverse(matrix) };
 }
 
 /**
@@ -36,7 +37,7 @@ export function snapped(
   y: number,
   unit: number,
 ): [number, number] {
-  if (toFrame) return snappedThrough(toFrame, doc, x, y, unit);
+  if (through) return snappedThrough(through, doc, x, y, unit);
   const points = doc.paths.flatMap((p) => {
     if (p.id === except || p.hidden) return [];
     if (p.kind === 'drawn') return p.points.map((k) => [k.x, k.y]);
@@ -56,20 +57,26 @@ export function snapped(
 
 /** Within groups only the lines of the frame count: other paths may stand in other groups. */
 function snappedThrough(
-  [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0]: number[],
+  { toFrame, back }: { toFrame: number[]; back: number[] },
   doc: SceneDoc,
   x: number,
   y: number,
   unit: number,
 ): [number, number] {
-  const reach = REACH * unit * Math.hypot(a, b);
-  const [fx, fy] = [a * x + c * y + e, b * x + d * y + f];
+  const reach = REACH * unit * Math.hypot(toFrame[0]!, toFrame[1]!);
+  const [fx, fy] = mapped(toFrame, x, y);
   const across = catchOn(fx, reach, frame(doc.width));
   const down = catchOn(fy, reach, frame(doc.height));
   useSnap.setState({ x: across, y: down });
-  const [dx, dy] = [(across?.at ?? fx) - e, (down?.at ?? fy) - f];
-  const det = a * d - b * c;
-  return across || down ? [(d * dx - c * dy) / det, (a * dy - b * dx) / det] : [x, y];
+  return across || down ? mapped(back, across?.at ?? fx, down?.at ?? fy) : [x, y];
+}
+
+function mapped(
+  [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0]: number[],
+  x: number,
+  y: number,
+): [number, number] {
+  return [a * x + c * y + e, b * x + d * y + f];
 }
 
 export function endSnap(): void {

@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest';
 import { scene } from '../testing';
-import { framesPerSecond } from '../core/document';
+import { framesPerSecond } from '../core/core';
+
 import { clock, RATES, rateLabel } from './time';
 
 it.each([

@@ -1,4 +1,5 @@
-import { framesPerSecond, type SceneDoc } from '../core/document';
+import { framesPerSecond } from '../core/core';
+import type { SceneDoc } from '../core/document';
 
 /** mm:ss.ff; ff are frames. */
 export function clock(doc: SceneDoc, time: number): string {

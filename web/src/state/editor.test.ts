@@ -14,7 +14,7 @@ import {
 } from './editor';
 import { changeLettering, setValue, toggleFlag } from './values';
 import { onFrame } from '../core/core';
-import { addLettering, removeItems, restack } from './making';
+import { addLettering, removeItems, restack } from './itemActions';
 import { addPath } from './paths';
 import { useNotices } from './notices';
 

@@ -4,7 +4,7 @@ import { EMPTY_RUN, lettering, scene } from '../testing';
 import { chartedOf } from './channels';
 import { applyEdit, select, selectAlso, showScene, undo, useEditor } from './editor';
 import { groupOf, isLocked, nameOf } from './items';
-import { groupChosen, removeItems, restack, ungroup } from './making';
+import { groupChosen, removeItems, restack, ungroup } from './itemActions';
 import { changePlaced, toggleFlag } from './values';
 
 const state = () => useEditor.getState();

@@ -4,7 +4,7 @@ import type { FoundPath } from '../core/core';
 import { isShape, type GuidePath, type Knot, type Pair, type Template } from '../core/document';
 import { applyEdit, change, pathOf, preview, undo, useEditor, type Drawing } from './editor';
 import { letteringOf, letteringsOf } from './items';
-import { newId } from './making';
+import { newId } from './itemActions';
 import { notify } from './notices';
 import { warmUpFitting } from './warmUp';
 

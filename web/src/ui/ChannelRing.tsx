@@ -1,6 +1,8 @@
 import type { Channel } from '../core/document';
-import { framesPerSecond } from '../core/document';
+import { framesPerSecond } from '../core/core';
+
 import { applyEdit, useEditor } from '../state/editor';
+import { useRestingTime } from '../state/restingTime';
 
 const TITLES = {
   here: 'Keyframe here: click to remove it',
@@ -17,7 +19,7 @@ interface Props {
 
 /** Hollow: still. Half: moves, but no keyframe here. Filled: a keyframe here. */
 export function ChannelRing({ item, channel, label, missing = 0 }: Props) {
-  const time = useEditor((s) => s.time);
+  const time = useRestingTime();
   const rate = useEditor((s) => framesPerSecond(s.doc?.rate ?? '25'));
   const keys = useEditor((s) => s.summary?.items[item]?.channels[channel]);
   const moves = useEditor((s) => s.summary?.items[item]?.moving.includes(channel) ?? false);
@@ -30,7 +32,10 @@ export function ChannelRing({ item, channel, label, missing = 0 }: Props) {
       title={TITLES[state]}
       aria-label={`${label}: ${TITLES[state]}`}
       aria-pressed={here}
-      onClick={() => applyEdit({ op: 'toggle', item, channel, time, missing })}
+      onClick={() => {
+        const { time: now } = useEditor.getState();
+        applyEdit({ op: 'toggle', item, channel, time: now, missing });
+      }}
     >
       <svg viewBox="0 0 16 16" className="size-4">
         <circle

@@ -4,12 +4,13 @@ import { useEditor } from '../state/editor';
 import { setChosen } from '../state/values';
 import { ChannelRing } from './ChannelRing';
 import { ColourField } from './ColourField';
+import { useRestingTime } from '../state/restingTime';
 
 export const hex = (rgb: number) => `#${rgb.toString(16).padStart(6, '0').toUpperCase()}`;
 
 /** The colour of a lettering at the playhead, and its ring. */
 export function MovableColour({ item, label }: { item: string; label: string }) {
-  const time = useEditor((s) => s.time);
+  const time = useRestingTime();
   const opened = useEditor((s) => s.opened);
   const known = useEditor((s) => s.summary?.items[item] !== undefined);
   const value = useMemo(

@@ -6,6 +6,7 @@ import { useEditor } from '../state/editor';
 import { setChosen } from '../state/values';
 import { NumberField } from './NumberField';
 import { ChannelRing } from './ChannelRing';
+import { useRestingTime } from '../state/restingTime';
 
 interface Props {
   item: string;
@@ -24,7 +25,7 @@ interface Props {
 export function MovableField(props: Props) {
   const { item, channel, missing = 0, range, step, decimals, children } = props;
   const label = props.label ?? labelOf(channel);
-  const time = useEditor((s) => s.time);
+  const time = useRestingTime();
   const opened = useEditor((s) => s.opened);
   const known = useEditor((s) => s.summary?.items[item] !== undefined);
   const length = useEditor((s) => s.summary?.items[item]?.length ?? 0);

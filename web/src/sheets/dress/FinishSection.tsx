@@ -2,7 +2,7 @@ import { ArrowUp, Eye, EyeOff, Plus, Trash2 } from 'lucide-react';
 import type { Effect, Item } from '../../core/document';
 import { appearanceOf } from '../../state/channels';
 import { applyEdit, useEditor } from '../../state/editor';
-import { newId } from '../../state/making';
+import { newId } from '../../state/itemActions';
 import { chosenWith } from '../../state/values';
 import { IconButton } from '../../ui/IconButton';
 import { MovableField } from '../../ui/MovableField';

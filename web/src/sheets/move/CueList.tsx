@@ -2,7 +2,7 @@ import { useRef } from 'react';
 import { FileInput as FileIcon, Plus, Trash2 } from 'lucide-react';
 import type { Cue } from '../../core/document';
 import { applyEdit, setTime, useEditor } from '../../state/editor';
-import { newId } from '../../state/making';
+import { newId } from '../../state/itemActions';
 import { IconButton } from '../../ui/IconButton';
 import { NumberField } from '../../ui/NumberField';
 import { FileInput } from '../../ui/FileInput';

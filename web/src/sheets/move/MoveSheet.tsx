@@ -14,12 +14,13 @@ import { MotionFields } from './MotionFields';
 import { RecipeCards } from './RecipeCards';
 import { ShownFields, shownWords } from './ShownFields';
 import { TrailFields } from './TrailFields';
+import { useRestingTime } from '../../state/restingTime';
 
 /** Recipes, then every value that can move, at the playhead, with its ring. */
 export function MoveSheet() {
   const doc = useEditor((s) => s.doc);
   const selected = useEditor((s) => s.selected);
-  const time = useEditor((s) => s.time);
+  const time = useRestingTime();
   const lettering = letteringOf(doc, selected);
   const placed = placedOf(doc, selected);
   const charted = useEditor(chartedOf);

@@ -14,16 +14,17 @@ import {
 import * as core from '../../core/core';
 import type { DrawnPath, Knot, SmoothPath } from '../../core/document';
 import { useEditor } from '../../state/editor';
-import { newId } from '../../state/making';
+import { newId } from '../../state/itemActions';
 import { deletePoints, editPath, pointsOf } from '../../state/paths';
 import { Choice, Segments } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';
 import { NumberField } from '../../ui/NumberField';
+import { useRestingTime } from '../../state/restingTime';
 
 /** The points of a drawn or smooth path: all of them, and the chosen ones. */
 export function PointTools({ path }: { path: DrawnPath | SmoothPath }) {
   const chosen = useEditor((s) => s.points);
-  const time = useEditor((s) => s.time);
+  const time = useRestingTime();
   const points = pointsOf(path, time);
   const all = () => useEditor.setState({ points: points.map((_, i) => i) });
   return (

@@ -39,6 +39,7 @@ import rovingglyph.proof.LoopCheck;
 import rovingglyph.scene.Animatable;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
+import rovingglyph.scene.FrameRate;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
@@ -451,6 +452,20 @@ public final class CoreBridge {
     GuidePath p = prepared.scene().path(path);
     List<Cubic> cubics = PathOps.simplify(p, tolerance, time).cubics();
     return KnotsOf.cubics(cubics, contour(path, time).closed()).size();
+  }
+
+  /** Frames per second of a rate as documents write it; NaN for what is none. */
+  @JSExport
+  public static double framesPerSecond(String rate) {
+    FrameRate parsed = FrameRate.parse(rate);
+    return parsed == null ? Double.NaN : parsed.perSecond();
+  }
+
+  /** The map back of one given as the six numbers of SVG's {@code matrix()}. */
+  @JSExport
+  public static double[] inverse(double[] m) {
+    Affine back = new Affine(m[0], m[1], m[2], m[3], m[4], m[5]).inverse();
+    return new double[] {back.a(), back.b(), back.c(), back.d(), back.e(), back.f()};
   }
 
   /** Label, unit and range of a value by its field name, as JSON. */

@@ -140,19 +140,9 @@ public final class SceneCodec {
   }
 
   private static FrameRate rate(Fields f) {
-    String text = f.text("rate", 20, "25");
-    String[] parts = text.split("/", -1);
-    try {
-      int numerator = Integer.parseInt(parts[0].trim());
-      int denominator = parts.length > 1 ? Integer.parseInt(parts[1].trim()) : 1;
-      if (parts.length <= 2
-          && denominator > 0
-          && numerator >= denominator
-          && numerator <= 120L * denominator) {
-        return new FrameRate(numerator, denominator);
-      }
-    } catch (NumberFormatException e) {
-      // Told below, in the same words as a rate out of range.
+    FrameRate rate = FrameRate.parse(f.text("rate", 20, "25"));
+    if (rate != null) {
+      return rate;
     }
     f.problem("rate", "is not a frame rate", "1 to 120 as text, such as 25 or 30000/1001");
     return new FrameRate(25, 1);

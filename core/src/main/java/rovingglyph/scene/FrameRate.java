@@ -2,6 +2,26 @@ package rovingglyph.scene;
 
 /** Frames per second as an exact fraction. */
 public record FrameRate(int numerator, int denominator) {
+  /** The greatest rate, frames per second. */
+  private static final int GREATEST = 120;
+
+  /**
+   * A rate as documents write it, such as "25" or "30000/1001"; null for a text that is none from 1
+   * to 120 frames per second.
+   */
+  public static FrameRate parse(String text) {
+    String[] parts = text.split("/", -1);
+    try {
+      int numerator = Integer.parseInt(parts[0].trim());
+      int denominator = parts.length > 1 ? Integer.parseInt(parts[1].trim()) : 1;
+      boolean inRange =
+          denominator > 0 && numerator >= denominator && numerator <= (long) GREATEST * denominator;
+      return parts.length <= 2 && inRange ? new FrameRate(numerator, denominator) : null;
+    } catch (NumberFormatException e) {
+      return null;
+    }
+  }
+
   public double perSecond() {
     return (double) numerator / denominator;
   }

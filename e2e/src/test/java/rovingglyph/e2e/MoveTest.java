@@ -60,6 +60,27 @@ class MoveTest {
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(title)).first().click();
   }
 
+  @Test
+  void theSheetIsNotDrawnAnewForFramesThatArePlayed() {
+    recipe("Enter, hold, leave");
+    w.tab(4);
+    String before = w.field("Path offset").inputValue();
+    page.evaluate(
+        """
+        () => {
+          window.changes = 0;
+          new MutationObserver((all) => (window.changes += all.length)).observe(
+            document.querySelector('aside[aria-label="Move"]'),
+            { subtree: true, childList: true, characterData: true, attributes: true });
+        }""");
+    page.keyboard().press("p");
+    page.waitForTimeout(1200);
+    assertThat(page.evaluate("() => window.changes")).isEqualTo(0);
+    page.keyboard().press("p");
+    page.waitForFunction("() => window.changes > 0");
+    assertThat(w.field("Path offset")).not().hasValue(before);
+  }
+
   private void recipe(String name) {
     page.getByLabel("Recipes")
         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))

@@ -4,7 +4,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Map;
 import rovingglyph.server.TestServer;
 
 /** Remakes the pictures of docs/screenshots from the demo project, on a database of its own. */
@@ -29,16 +28,10 @@ public final class Shots {
     Workbench w = Workbench.open(server, page, Workbench.demoScene(server, "Kite-string entrance"));
     page.waitForTimeout(1200);
     shoot(page, folder, "move");
-    Map<Integer, String> tabs = Map.of(2, "path", 5, "dress");
-    for (var tab : tabs.entrySet()) {
-      w.tab(tab.getKey());
-      if (tab.getKey() == 2) {
-        w.handle("point-1").click();
-      }
-      page.waitForTimeout(300);
-      shoot(page, folder, tab.getValue());
-    }
     w.tab(2);
+    w.handle("point-1").click();
+    page.waitForTimeout(300);
+    shoot(page, folder, "path");
     page.keyboard().press("Escape");
     w.button("New path").click();
     page.waitForTimeout(400);
@@ -97,6 +90,22 @@ public final class Shots {
     ribbon.page.evaluate("() => { document.documentElement.dataset.theme = 'dusk'; }");
     ribbon.page.waitForTimeout(900);
     shoot(ribbon.page, folder, "dusk");
+    dress(server, folder);
+  }
+
+  /** An evening sky, and the far dune out of focus. */
+  private static void dress(TestServer server, Path folder) {
+    Workbench w = demo(server, "Kite-string entrance", 5);
+    w.button("Colour field").last().click();
+    w.page
+        .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Linear").setExact(true))
+        .click();
+    w.page.getByLabel("Colour: six hexadecimal digits").first().fill("#E58A5B");
+    w.page.keyboard().press("Enter");
+    w.button("Far dune").click();
+    w.button("Blur").click();
+    w.page.waitForTimeout(600);
+    shoot(w.page, folder, "dress");
   }
 
   private static Workbench demo(TestServer server, String scene, int tab) {

@@ -6,7 +6,7 @@ import { EMPTY_RUN, lettering, scene } from '../testing';
 import { browserStore, type Pending } from './browserStore';
 import { endGesture, redo, undo, useEditor } from './editor';
 import { changeLettering } from './values';
-import { openScene, resolveConflict, startKeeping, takeOffer, useKeeper } from './keeper';
+import { openScene, resolveConflict, startKeeping, takeOffer, useKeeper } from './autosave';
 import { useNotices } from './notices';
 
 /** A server with one scene, which can be away, or changed by someone else. */

@@ -1,0 +1,136 @@
+package rovingglyph.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.eclipsesource.json.JsonObject;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import rovingglyph.server.TestServer;
+
+/** Colour fields, effects, blend modes and clips, as the Dress sheet makes them. */
+class DressTest {
+  private static final TestServer SERVER = TestServer.shared();
+  private final List<String> errors = new ArrayList<>();
+  private Page page;
+  private Workbench w;
+
+  @BeforeEach
+  void open() {
+    page = Browser.page();
+    page.onPageError(errors::add);
+    w = Workbench.ofNewScene(SERVER, page, "Dress");
+  }
+
+  @AfterEach
+  void close() {
+    page.context().close();
+    assertThat(errors).isEmpty();
+  }
+
+  private JsonObject field() {
+    return w.items("colour-field").get(0);
+  }
+
+  private Locator radio(String name) {
+    return page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private void choose(String label, String option) {
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(label + ":")).click();
+    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option).setExact(true))
+        .click();
+  }
+
+  @Test
+  void aColourFieldIsAddedFilledPlacedAndMoved() {
+    w.tab(5);
+    w.button("Colour field").click();
+    assertThat(field().getString("area", "")).isEqualTo("frame");
+    assertThat(w.handle("place-centre")).isHidden();
+    radio("Linear").click();
+    w.field("At").last();
+    page.getByLabel("Colour: six hexadecimal digits").first().fill("#3366CC");
+    page.keyboard().press("Enter");
+    JsonObject f = field();
+    assertThat(f.getString("filling", "")).isEqualTo("linear");
+    assertThat(f.get("stops").asArray()).hasSize(2);
+    assertThat(f.get("stops").asArray().get(0).asObject().getString("colour", ""))
+        .isEqualTo("#3366CC");
+    w.button("Colour").click();
+    assertThat(field().get("stops").asArray().get(1).asObject().getDouble("offset", 0))
+        .isEqualTo(50);
+    radio("Rectangle").click();
+    w.type("Width", "500");
+    assertThat(w.handle("place-centre")).isVisible();
+    w.drag(w.handle("place-centre"), 60, 30);
+    assertThat(field().getDouble("x", 0)).isGreaterThan(960);
+    assertThat(field().getDouble("width", 0)).isEqualTo(500);
+    page.keyboard().press("Control+z");
+    assertThat(field().getDouble("x", 0)).isEqualTo(960);
+  }
+
+  @Test
+  void aLetteringIsBlurredOverTimeBlendedAndClipped() {
+    w.addLettering("kites aloft");
+    w.tab(5);
+    w.button("Blur").click();
+    w.type("Amount", "30");
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^Amount: ")))
+        .click();
+    choose("Blend mode", "Multiply");
+    choose("Clip to path", "Circle 1");
+    page.getByText("Inverted: show what lies outside").click();
+    w.type("Soft edge", "40");
+    JsonObject l = w.lettering();
+    assertThat(l.getString("blendMode", "")).isEqualTo("multiply");
+    JsonObject blur = l.get("effects").asArray().get(0).asObject();
+    assertThat(blur.getString("kind", "")).isEqualTo("blur");
+    JsonObject key =
+        blur.get("stdDeviation").asObject().get("keyframes").asArray().get(0).asObject();
+    assertThat(key.getDouble("value", 0)).isEqualTo(30);
+    assertThat(l.get("clip").asObject().getBoolean("inverted", false)).isTrue();
+    assertThat(l.get("clip").asObject().getDouble("softEdge", 0)).isEqualTo(40);
+    w.button("Blur: switch off").click();
+    assertThat(w.lettering().get("effects").asArray().get(0).asObject().getBoolean("off", false))
+        .isTrue();
+    w.button("Blur: remove").click();
+    assertThat(w.lettering().get("effects")).isNull();
+    page.keyboard().press("Control+z");
+    w.reload();
+    assertThat(w.lettering().get("effects").asArray()).hasSize(1);
+  }
+
+  @Test
+  void allThatIsChosenIsDressedAlike() {
+    w.addLettering("kites");
+    w.addLettering("dunes");
+    Locator chips = page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON);
+    chips.first().click();
+    chips
+        .last()
+        .click(
+            new Locator.ClickOptions()
+                .setModifiers(List.of(com.microsoft.playwright.options.KeyboardModifier.SHIFT)));
+    w.tab(5);
+    w.button("Blur").click();
+    choose("Blend mode", "Screen");
+    for (JsonObject l : w.items("lettering")) {
+      assertThat(l.get("effects").asArray()).hasSize(1);
+      assertThat(l.getString("blendMode", "")).isEqualTo("screen");
+    }
+    page.keyboard().press("Control+z");
+    page.keyboard().press("Control+z");
+    for (JsonObject l : w.items("lettering")) {
+      assertThat(l.get("effects")).isNull();
+    }
+  }
+}

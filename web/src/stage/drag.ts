@@ -16,6 +16,8 @@ export function drag(
   if (e.button !== 0) return;
   e.preventDefault();
   e.stopPropagation();
+  // A field that was typed in would keep the keys, Ctrl Z among them, though the hand is elsewhere.
+  if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
   beginGesture();
   let waiting: PointerEvent | null = null;
   let handle = 0;

@@ -64,7 +64,11 @@ class MoveTest {
   void theSheetIsNotDrawnAnewForFramesThatArePlayed() {
     recipe("Enter, hold, leave");
     w.tab(4);
-    String before = w.field("Path offset").inputValue();
+    Locator now =
+        page.locator("aside[aria-label=Move] h2")
+            .filter(
+                new Locator.FilterOptions().setHasText(java.util.regex.Pattern.compile("^At \\d")));
+    String before = now.textContent();
     page.evaluate(
         """
         () => {
@@ -78,7 +82,7 @@ class MoveTest {
     assertThat(page.evaluate("() => window.changes")).isEqualTo(0);
     page.keyboard().press("p");
     page.waitForFunction("() => window.changes > 0");
-    assertThat(w.field("Path offset")).not().hasValue(before);
+    assertThat(now).not().hasText(before);
   }
 
   private void recipe(String name) {

@@ -1,6 +1,6 @@
 import * as core from '../core/core';
 import { pathOf, useEditor } from '../state/editor';
-import { isLocked, letteringOf, placedOf } from '../state/items';
+import { fieldOf, isLocked, letteringOf, placedOf } from '../state/items';
 import { editPath } from '../state/paths';
 import { chosenWith, setValue } from '../state/values';
 import { keyOf, runKey } from './actions';
@@ -38,7 +38,7 @@ function nudge(e: KeyboardEvent): void {
   }
   if (!doc || !selected || tab === 'export') return;
   for (const id of chosenWith(selected)) {
-    if (isLocked(doc, id)) continue;
+    if (isLocked(doc, id) || fieldOf(doc, id)?.area === 'frame') continue;
     const placed = placedOf(doc, id) !== undefined;
     if (!placed && !letteringOf(doc, id)) continue;
     const level = dx !== 0;

@@ -112,8 +112,12 @@ public record PreparedColourField(ColourField field, Rect frame) implements Prep
     return new double[] {a.x(), a.y(), b.x(), b.y(), c.x(), c.y(), d.x(), d.y()};
   }
 
+  /** A field over the whole frame is a ground like the background: a click goes through it. */
   @Override
   public boolean touches(double time, Window spot) {
+    if (field.area() == ColourField.Area.FRAME) {
+      return false;
+    }
     double[] p = corners(box(time), map(time));
     Point a = new Point(p[0], p[1]);
     Point b = new Point(p[2], p[3]);

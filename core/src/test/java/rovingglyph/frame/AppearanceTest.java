@@ -273,6 +273,19 @@ class AppearanceTest {
   }
 
   @Test
+  void aClickGoesThroughAFieldOverTheWholeFrame() {
+    String more = "\"area\":\"%s\"";
+    Point on = new Point(500, 480);
+    assertThat(
+            TestScenes.prepare(document("colour-field", more.formatted("rectangle")))
+                .itemAt(on, 0, 1))
+        .isEqualTo("it");
+    assertThat(
+            TestScenes.prepare(document("colour-field", more.formatted("frame"))).itemAt(on, 0, 1))
+        .isEmpty();
+  }
+
+  @Test
   void aNewFieldLiesBehindAllAndItsGradientEndsInNothing() {
     Scene s = SceneCodec.read(document("drawing", "\"name\":\"Kite\""));
     s = edited(s, "{'op':'addColourField','id':'f'}");

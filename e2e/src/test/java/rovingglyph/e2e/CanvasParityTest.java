@@ -52,7 +52,8 @@ class CanvasParityTest {
     Process build =
         new ProcessBuilder("npx", "vite", "build", "-c", "parity/vite.config.ts", "--logLevel=warn")
             .directory(Path.of("../web").toFile())
-            .inheritIO()
+            .redirectErrorStream(true)
+            .redirectOutput(ProcessBuilder.Redirect.DISCARD)
             .start();
     assertThat(build.waitFor(2, TimeUnit.MINUTES)).isTrue();
     assertThat(build.exitValue()).isZero();

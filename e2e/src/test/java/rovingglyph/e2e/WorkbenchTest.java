@@ -231,6 +231,8 @@ class WorkbenchTest {
     for (int i = 0; i < 8; i++) {
       page.keyboard().press(".");
     }
+    // The sheet follows once the playhead rests.
+    assertThat(page.getByText("At 00:00.08")).isVisible();
     String before = w.field("Path offset").inputValue();
     page.getByLabel("Path offset: Moves, no keyframe here: click to set one").click();
     assertThat(w.field("Path offset")).hasValue(before);

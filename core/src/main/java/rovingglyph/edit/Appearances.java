@@ -55,17 +55,9 @@ final class Appearances {
       throw new IllegalArgumentException("Choose an item first");
     }
     for (JsonValue v : given.asArray()) {
-      out = out.withItem(change.apply(item(scene, v.isString() ? v.asString() : "")));
+      out = out.withItem(change.apply(Groups.item(scene, v.isString() ? v.asString() : "")));
     }
     return out;
-  }
-
-  private static Item item(Scene scene, String id) {
-    Item item = scene.item(id);
-    if (item == null) {
-      throw new IllegalArgumentException("There is no such item any more");
-    }
-    return item;
   }
 
   /**
@@ -100,7 +92,7 @@ final class Appearances {
 
   /** Changes the effect {@code effect} of the item {@code item}. */
   private static Scene effects(Scene scene, JsonObject edit, Change change) {
-    Item item = item(scene, edit.getString("item", ""));
+    Item item = Groups.item(scene, edit.getString("item", ""));
     List<Effect> all = new ArrayList<>(item.properties().effects());
     int at = all.stream().map(Effect::id).toList().indexOf(edit.getString("effect", ""));
     if (at < 0) {

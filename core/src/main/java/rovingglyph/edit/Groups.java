@@ -43,7 +43,8 @@ final class Groups {
     };
   }
 
-  private static Item item(Scene scene, String id) {
+  /** The item that an edit names; it fails in plain words where there is none. */
+  static Item item(Scene scene, String id) {
     Item item = scene.item(id);
     if (item == null) {
       throw new IllegalArgumentException("There is no such item any more");

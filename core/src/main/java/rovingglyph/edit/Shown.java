@@ -26,10 +26,7 @@ final class Shown {
     }
     Scene out = scene;
     for (String id : ids) {
-      Item item = scene.item(id);
-      if (item == null) {
-        throw new IllegalArgumentException("There is no such item any more");
-      }
+      Item item = Groups.item(scene, id);
       out = out.withItem(item.with(shown(scene, item.properties(), edit)));
     }
     return out;

@@ -12,7 +12,8 @@ import io.github.humbleui.skija.Surface;
 
 /**
  * Mixes pictures of one size in linear light, with what is transparent weighing nothing. Sums are
- * single floats: of 128 halves those of a still colour would be off by several levels.
+ * single floats: halves, added up 128 times, can lose several levels of a still colour by their
+ * rounding.
  */
 final class MotionBlur implements AutoCloseable {
   private final Surface sums;

@@ -1,7 +1,6 @@
 import type { KeyframeInfo } from '../core/core';
 import { onFrame } from '../core/core';
 import { framesPerSecond } from '../core/core';
-
 import { applyEdit, previewKeys, useEditor } from '../state/editor';
 import { notify } from '../state/notices';
 import { drag } from '../stage/drag';

@@ -3,7 +3,6 @@ import { isLocked, itemOf } from '../state/items';
 import { setShown } from '../state/values';
 import { drag } from '../stage/drag';
 import { framesPerSecond } from '../core/core';
-
 import { shown } from '../ui/arithmetic';
 import type { PartProps } from './Chart';
 

@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react';
 import type { Placed } from '../core/document';
+import { OF_PLACED } from '../state/channels';
 import { change, useEditor } from '../state/editor';
 import { fieldOf, groupOf, itemOf, letteringOf, placedOf } from '../state/items';
 import { addColourField } from '../state/itemActions';
@@ -74,11 +75,9 @@ function PlacedSection({ placed }: { placed: Placed }) {
   return (
     <section className="section">
       <h2 className="section-title">{placed.name}</h2>
-      <MovableField item={placed.id} channel="x" />
-      <MovableField item={placed.id} channel="y" />
-      <MovableField item={placed.id} channel="scale" />
-      <MovableField item={placed.id} channel="rotation" />
-      <MovableField item={placed.id} channel="opacity" />
+      {OF_PLACED.map((c) => (
+        <MovableField key={c} item={placed.id} channel={c} />
+      ))}
     </section>
   );
 }

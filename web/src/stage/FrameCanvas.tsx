@@ -1,6 +1,5 @@
 import { useEffect, useRef } from 'react';
 import { framesPerSecond } from '../core/core';
-
 import { useEditor } from '../state/editor';
 import { paintBlurred, paintFrame } from './painter';
 

@@ -1,6 +1,5 @@
 import { useLayoutEffect, useRef, useState } from 'react';
 import { framesPerSecond } from '../core/core';
-
 import { SceneSettings } from '../shell/SceneSettings';
 import { useEditor } from '../state/editor';
 import { letteringsOf } from '../state/items';

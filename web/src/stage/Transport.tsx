@@ -1,6 +1,5 @@
 import { Maximize2, Minimize2, Pause, Play, Repeat, StepBack, StepForward } from 'lucide-react';
 import { framesPerSecond } from '../core/core';
-
 import { setTime, useEditor } from '../state/editor';
 import { pause, play } from './playback';
 import { clock } from './time';

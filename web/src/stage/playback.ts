@@ -1,6 +1,5 @@
 import { create } from 'zustand';
 import { framesPerSecond } from '../core/core';
-
 import { useEditor } from '../state/editor';
 
 /** Frames shown per second while playing; null while still. */

@@ -1,7 +1,6 @@
 import { expect, it } from 'vitest';
 import { scene } from '../testing';
 import { framesPerSecond } from '../core/core';
-
 import { clock, RATES, rateLabel } from './time';
 
 it.each([

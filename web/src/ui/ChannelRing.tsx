@@ -1,6 +1,5 @@
 import type { Channel } from '../core/document';
 import { framesPerSecond } from '../core/core';
-
 import { applyEdit, useEditor } from '../state/editor';
 import { useRestingTime } from '../state/restingTime';
 

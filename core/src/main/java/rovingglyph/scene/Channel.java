@@ -1,7 +1,6 @@
 package rovingglyph.scene;
 
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 
 /**
@@ -196,11 +195,6 @@ public final class Channel {
   /** How many are known by name. */
   public static int count() {
     return ALL.size();
-  }
-
-  /** All that are known by name; without the axes of fonts and the numbers of effects. */
-  public static List<Channel> named() {
-    return List.copyOf(ALL.values());
   }
 
   /** The channel with this field name; null if there is none. */

@@ -9,11 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.teavm.jso.JSExport;
-import rovingglyph.document.DocumentException;
+import rovingglyph.document.DrawnPathCodec;
 import rovingglyph.document.MotionCodec;
-import rovingglyph.document.PathCodec;
 import rovingglyph.document.SceneCodec;
-import rovingglyph.document.Spelling;
 import rovingglyph.edit.PathOps;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.GroupTransform;
@@ -46,6 +44,8 @@ import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Profile;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.UnknownFields;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Spelling;
 import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.type.Outline;
@@ -443,7 +443,7 @@ public final class CoreBridge {
   @JSExport
   public static String knots(String path, double time) {
     DrawnPath d = (DrawnPath) prepared.scene().path(path);
-    return PathCodec.knots(ShapeOverTime.at(d, time));
+    return DrawnPathCodec.knots(ShapeOverTime.at(d, time));
   }
 
   /** How many points a path would have within a tolerance in px. */

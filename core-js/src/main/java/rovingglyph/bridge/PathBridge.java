@@ -4,9 +4,7 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import java.util.List;
-import rovingglyph.document.DocumentException;
 import rovingglyph.document.PathCodec;
-import rovingglyph.document.Spelling;
 import rovingglyph.edit.NewPaths;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Cubic;
@@ -24,6 +22,8 @@ import rovingglyph.scene.Knot;
 import rovingglyph.scene.PathLabel;
 import rovingglyph.scene.ShapeKind;
 import rovingglyph.scene.SmoothPath;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Spelling;
 
 /** What the interface wants to know of paths in general, as JSON. */
 final class PathBridge {

@@ -2,7 +2,6 @@ package rovingglyph.bridge;
 
 import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
-import rovingglyph.document.Spelling;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.journey.SideSwitch;
@@ -10,6 +9,7 @@ import rovingglyph.proof.LoopCheck;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
+import rovingglyph.schema.Spelling;
 
 /** Edits that depend on how the text stands, not only on the document. */
 final class StandingEdits {

@@ -4,8 +4,6 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import java.util.List;
-import rovingglyph.document.Problem;
-import rovingglyph.document.Spelling;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedPath;
 import rovingglyph.frame.PreparedScene;
@@ -27,6 +25,8 @@ import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.ShapeKind;
 import rovingglyph.scene.ShapePath;
+import rovingglyph.schema.Problem;
+import rovingglyph.schema.Spelling;
 import rovingglyph.seat.RowLayout;
 
 /** What the interface wants to know of a prepared scene, as JSON. */

@@ -5,13 +5,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.stream.Collectors;
-import rovingglyph.document.Spelling;
 import rovingglyph.frame.FramePaint;
 import rovingglyph.frame.Op;
 import rovingglyph.frame.PathStep;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.Gradient;
+import rovingglyph.schema.Spelling;
 
 /** The numbers of display lists as TypeScript; see the Java class Frame. */
 public final class FrameConstants {

@@ -1,202 +1,268 @@
 package rovingglyph.document;
 
-import com.eclipsesource.json.JsonValue;
+import static rovingglyph.schema.Field.field;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cruise;
+import rovingglyph.scene.Easing;
 import rovingglyph.scene.Follow;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Stagger;
 import rovingglyph.scene.Sway;
+import rovingglyph.schema.Field;
+import rovingglyph.schema.FieldType;
+import rovingglyph.schema.Lists;
+import rovingglyph.schema.Schema;
+import rovingglyph.schema.Types;
+import rovingglyph.schema.Values;
 
-/** AnimatedValue values from and to JSON: a number or colour while still, else an object. */
+/**
+ * The object that a value is when it is more than a number: keyframes, and motion added on top.
+ * {@link AnimatedType} is the type of its field.
+ */
 final class AnimatedValueCodec {
   /** The latest time of a keyframe, in seconds. */
   static final double LATEST = 3600;
 
+  static final int MOST_KEYFRAMES = 5000;
+
+  private static final double FAR = 1e6;
+
+  static final FieldType<Double> TIME = Types.number(0, LATEST, "s");
+
+  private static final Field<Cruise, Cruise.Pace> PACE =
+      field("pace", Types.choice(Cruise.Pace.values()), Cruise::pace)
+          .missing(Cruise.Pace.PER_SECOND)
+          .about(
+              "what the amount counts: units of the value a second, or of a path offset laps in one"
+                  + " run of the scene, or letters a second");
+  private static final Field<Cruise, Double> AMOUNT =
+      field("amount", Types.number(-FAR, FAR, ""), Cruise::amount).missing(0.0).about("how much");
+
+  private static final Schema<Cruise> CRUISE =
+      Schema.<Cruise>named("Cruise")
+          .with(PACE, AMOUNT)
+          .keeping(Cruise::extras)
+          .made(v -> Cruise.of(v.get(PACE), v.get(AMOUNT), v.rest()));
+
+  private static final Field<Sway, Double> AMPLITUDE =
+      field("amplitude", Types.number(-FAR, FAR, ""), Sway::amplitude)
+          .missing(0.0)
+          .about("how far it goes to either side, in the unit of the value");
+  private static final Field<Sway, Double> PERIOD =
+      field("period", Types.number(0.01, LATEST, "s"), Sway::period)
+          .missing(1.0)
+          .about("of one swing");
+  private static final Field<Sway, Double> PHASE =
+      field("phase", Types.number(-36000, 36000, "\u00b0"), Sway::phase)
+          .missing(0.0)
+          .about("where in a swing it begins; a turn of 360\u00b0 is one swing");
+  private static final Field<Sway, Sway.Shape> SHAPE =
+      field("shape", Types.choice(Sway.Shape.values()), Sway::shape)
+          .missing(Sway.Shape.SINE)
+          .about("noise repeats after eight periods");
+  private static final Field<Sway, Integer> SWAY_SEED =
+      field("seed", Types.integer(0, 1_000_000), Sway::seed)
+          .missing(1)
+          .about("another noise for every number");
+  private static final Field<Sway, Boolean> LOOPS =
+      field("loops", Types.flag(), Sway::loops)
+          .usual(false)
+          .about(
+              "whether the period is the one nearest to `period` of which a whole number fits into"
+                  + " the scene, so that the frame after the last is the first again");
+
+  private static final Schema<Sway> SWAY =
+      Schema.<Sway>named("Sway")
+          .with(AMPLITUDE, PERIOD, PHASE, SHAPE, SWAY_SEED, LOOPS)
+          .keeping(Sway::extras)
+          .made(
+              v ->
+                  new Sway(
+                      v.get(AMPLITUDE),
+                      v.get(PERIOD),
+                      v.get(PHASE),
+                      v.get(SHAPE),
+                      v.get(SWAY_SEED),
+                      v.get(LOOPS),
+                      0,
+                      v.rest()));
+
+  private static final Field<Stagger, Double> LAG =
+      field("delay", Types.number(-60, 60, "s"), Stagger::delay)
+          .missing(0.05)
+          .about("by which every letter lags the one before");
+  private static final Field<Stagger, Stagger.Order> ORDER =
+      field("order", Types.choice(Stagger.Order.values()), Stagger::order)
+          .missing(Stagger.Order.FORWARD)
+          .about("which letter is first");
+  private static final Field<Stagger, Integer> STAGGER_SEED =
+      field("seed", Types.integer(0, 1_000_000), Stagger::seed)
+          .missing(1)
+          .about("of the random order");
+
+  private static final Schema<Stagger> STAGGER =
+      Schema.<Stagger>named("Stagger")
+          .with(LAG, ORDER, STAGGER_SEED)
+          .keeping(Stagger::extras)
+          .made(v -> new Stagger(v.get(LAG), v.get(ORDER), v.get(STAGGER_SEED), v.rest()));
+
+  private static final Field<Follow, String> FOLLOWED =
+      field("lettering", Types.id(), Follow::lettering).about("id of the one that is followed");
+  private static final Field<Follow, Double> FACTOR =
+      field("factor", Types.number(-1000, 1000, ""), Follow::factor)
+          .missing(1.0)
+          .about("its value times this");
+  private static final Field<Follow, Double> DELAY =
+      field("delay", Types.number(-LATEST, LATEST, "s"), Follow::delay)
+          .missing(0.0)
+          .about("the value that it had so long ago");
+  private static final Field<Follow, Double> OFFSET =
+      field("offset", Types.number(-FAR, FAR, ""), Follow::offset)
+          .missing(0.0)
+          .about("and this added, in the unit of the value");
+
+  private static final Schema<Follow> FOLLOW =
+      Schema.<Follow>named("Follow")
+          .with(FOLLOWED, FACTOR, DELAY, OFFSET)
+          .keeping(Follow::extras)
+          .made(
+              v ->
+                  new Follow(
+                      v.get(FOLLOWED), v.get(FACTOR), v.get(DELAY), v.get(OFFSET), null, v.rest()));
+
+  private static final Field<Keyframe, Double> AT =
+      field("time", TIME, Keyframe::time)
+          .missing(0.0)
+          .about("at most one keyframe per frame of the scene; it may stand after the end");
+  private static final Field<Keyframe, Landing.Kind> LANDING =
+      field(
+              "landing",
+              Types.choice(Landing.Kind.values()),
+              (Keyframe k) -> k.landing() == null ? null : k.landing().kind())
+          .optional()
+          .about(
+              "of a path offset only, solved again whenever the scene is prepared: the offset"
+                  + " nearest to its neighbour at which no outline touches the frame, to 0.01 px,"
+                  + " nor a trail that goes with the text; 0; the middle of the text nearest to the"
+                  + " middle of the frame; or `laps` times the length of the path");
+  private static final Field<Keyframe, Double> LAPS =
+      field(
+              "laps",
+              Types.number(-1000, 1000, ""),
+              (Keyframe k) -> k.landing() == null ? 1.0 : k.landing().laps())
+          .usual(1.0)
+          .about("of a landing after whole laps");
+  private static final Field<Keyframe, String> CUE =
+      field("cue", Types.text(Types.LONGEST_ID), Keyframe::cue)
+          .optional()
+          .about("id of the cue at whose time it is kept by editors; there has to be one");
+
+  private static final Field<Keyframe, Easing> EASING =
+      field("easing", EasingCodec.TYPE, Keyframe::easing)
+          .missing(Easing.LINEAR)
+          .about(EasingCodec.ABOUT);
+
   private AnimatedValueCodec() {}
 
-  static AnimatedValue read(Fields f, Channel channel, double missing) {
-    return read(f, channel.field(), channel, missing);
+  static Schema<Keyframe> keyframe(Channel c) {
+    Field<Keyframe, Double> value =
+        field("value", AnimatedType.still(c), Keyframe::value)
+            .missing(c.clamp(0))
+            .about(
+                "within the range of the value; left out, the one in it nearest to 0. Of a landing"
+                    + " it is the one it had when it was last solved");
+    return Schema.<Keyframe>named(c.kind() == Channel.Kind.COLOUR ? "ColourKeyframe" : "Keyframe")
+        .with(AT, value, LANDING, LAPS, CUE, EASING)
+        .keeping(Keyframe::extras)
+        .made(v -> keyframe(v, v.get(value), c));
+  }
+
+  private static Keyframe keyframe(Values v, double value, Channel c) {
+    Landing.Kind kind = v.get(LANDING);
+    if (kind != null && c != Channel.PATH_OFFSET) {
+      v.fields().problem("landing", "only a path offset can land", "none");
+    }
+    return new Keyframe(
+        v.get(AT),
+        value,
+        kind == null ? null : new Landing(kind, v.get(LAPS)),
+        v.get(CUE),
+        v.get(EASING),
+        v.rest());
   }
 
   /**
-   * Reads a movable.
+   * The object.
    *
-   * @param name of its field
+   * @param missing what it is while still, where that is left out
    */
-  static AnimatedValue read(Fields f, String name, Channel channel, double missing) {
-    JsonValue v = f.get(name);
-    if (v == null || !v.isObject()) {
-      return new AnimatedValue(value(f, name, channel, missing));
+  static Schema<AnimatedValue> of(Channel c, double missing) {
+    Field<AnimatedValue, Double> still =
+        field("still", AnimatedType.still(c), AnimatedValue::base)
+            .missing(missing)
+            .about("what it is without keyframes");
+    Field<AnimatedValue, List<Keyframe>> keyframes =
+        field("keyframes", Lists.list(keyframe(c), MOST_KEYFRAMES), AnimatedValue::keyframes)
+            .missing(List.of())
+            .about("in any order; before the first and after the last the value holds");
+    Field<AnimatedValue, Cruise> cruise =
+        field("cruise", Lists.object(CRUISE), AnimatedValue::cruise)
+            .optional()
+            .about("constant motion, added on top; not of a colour");
+    Field<AnimatedValue, Sway> sway =
+        field("sway", Lists.object(SWAY), AnimatedValue::sway)
+            .optional()
+            .about("motion to and fro, added on top; not of a colour");
+    Field<AnimatedValue, Stagger> stagger =
+        field("stagger", Lists.object(STAGGER), AnimatedValue::stagger)
+            .optional()
+            .about("of letterings only: letters one after another");
+    Field<AnimatedValue, Follow> follow =
+        field("follow", Lists.object(FOLLOW), AnimatedValue::follow)
+            .optional()
+            .about(
+                "of letterings only: the same value of another lettering in place of the"
+                    + " keyframes");
+    return Schema.<AnimatedValue>named(AnimatedType.name(c))
+        .with(still, keyframes, cruise, sway, stagger, follow)
+        .keeping(AnimatedValue::extras)
+        .made(
+            v -> {
+              check(v, v.get(cruise), v.get(sway), c);
+              return new AnimatedValue(
+                  v.get(still),
+                  sorted(v.get(keyframes)),
+                  v.get(cruise),
+                  v.get(sway),
+                  v.get(stagger),
+                  v.get(follow),
+                  v.rest());
+            });
+  }
+
+  private static void check(Values v, Cruise cruise, Sway sway, Channel c) {
+    boolean colour = c.kind() == Channel.Kind.COLOUR;
+    if (colour && cruise != null) {
+      v.fields().problem("cruise", "a colour cannot cruise", "keyframes");
+    } else if (cruise != null
+        && cruise.pace() != Cruise.Pace.PER_SECOND
+        && c != Channel.PATH_OFFSET) {
+      v.fields().problem("cruise.pace", "only a path offset counts laps or letters", "per-second");
     }
-    Fields m = f.object(name);
-    List<Keyframe> keyframes =
-        new ArrayList<>(m.list("keyframes", 5000, k -> keyframe(k, channel)));
-    keyframes.sort(Comparator.comparingDouble(Keyframe::time));
-    return new AnimatedValue(
-        value(m, "still", channel, missing),
-        List.copyOf(keyframes),
-        m.get("cruise") == null ? null : cruise(m.object("cruise"), channel),
-        m.get("sway") == null ? null : sway(m.object("sway"), channel),
-        m.get("stagger") == null ? null : stagger(m.object("stagger")),
-        m.get("follow") == null ? null : follow(m.object("follow")),
-        m.rest());
-  }
-
-  private static double value(Fields f, String name, Channel c, double missing) {
-    return c.kind() == Channel.Kind.COLOUR
-        ? f.colour(name, (int) missing)
-        : f.number(name, c.min(), c.max(), missing);
-  }
-
-  /** Keyframes as text, as documents have them. */
-  static String keys(java.util.List<Keyframe> keys, Channel c) {
-    return Writer.list(keys, k -> write(k, c));
-  }
-
-  static Keyframe keyframe(Fields f, Channel channel) {
-    Landing.Kind kind = f.choice("landing", Landing.Kind.values(), null);
-    if (kind != null && channel != Channel.PATH_OFFSET) {
-      f.problem("landing", "only a path offset can land", "none");
+    if (colour && sway != null) {
+      v.fields().problem("sway", "a colour cannot sway", "keyframes");
     }
-    double laps = f.number("laps", -1000, 1000, 1);
-    return new Keyframe(
-        f.number("time", 0, LATEST, 0),
-        value(f, "value", channel, channel.clamp(0)),
-        kind == null ? null : new Landing(kind, laps),
-        f.text("cue", 80, null),
-        EasingCodec.read(f),
-        f.rest());
   }
 
-  private static Cruise cruise(Fields f, Channel c) {
-    Cruise.Pace pace = f.choice("pace", Cruise.Pace.values(), Cruise.Pace.PER_SECOND);
-    if (c.kind() == Channel.Kind.COLOUR) {
-      f.problem(null, "a colour cannot cruise", "keyframes");
-    } else if (pace != Cruise.Pace.PER_SECOND && c != Channel.PATH_OFFSET) {
-      f.problem("pace", "only a path offset counts laps or letters", "per-second");
-    }
-    return Cruise.of(pace, f.number("amount", -1e6, 1e6, 0), f.rest());
-  }
-
-  private static Sway sway(Fields f, Channel c) {
-    if (c.kind() == Channel.Kind.COLOUR) {
-      f.problem(null, "a colour cannot sway", "keyframes");
-    }
-    return new Sway(
-        f.number("amplitude", -1e6, 1e6, 0),
-        f.number("period", 0.01, LATEST, 1),
-        f.number("phase", -36000, 36000, 0),
-        f.choice("shape", Sway.Shape.values(), Sway.Shape.SINE),
-        f.integer("seed", 0, 1_000_000, 1),
-        f.flag("loops", false),
-        0,
-        f.rest());
-  }
-
-  private static Stagger stagger(Fields f) {
-    return new Stagger(
-        f.number("delay", -60, 60, 0.05),
-        f.choice("order", Stagger.Order.values(), Stagger.Order.FORWARD),
-        f.integer("seed", 0, 1_000_000, 1),
-        f.rest());
-  }
-
-  private static Follow follow(Fields f) {
-    return new Follow(
-        f.id("lettering"),
-        f.number("factor", -1000, 1000, 1),
-        f.number("delay", -LATEST, LATEST, 0),
-        f.number("offset", -1e6, 1e6, 0),
-        null,
-        f.rest());
-  }
-
-  static String write(AnimatedValue m, Channel c) {
-    boolean plain = !m.keyed() && !m.moves() && m.stagger() == null;
-    if (plain && m.extras().fields().isEmpty()) {
-      return value(c, m.base());
-    }
-    Writer w =
-        Writer.object()
-            .json("still", value(c, m.base()))
-            .list("keyframes", m.keyframes(), k -> write(k, c));
-    if (m.cruise() != null) {
-      w.json("cruise", write(m.cruise()));
-    }
-    if (m.sway() != null) {
-      w.json("sway", write(m.sway()));
-    }
-    if (m.stagger() != null) {
-      w.json("stagger", write(m.stagger()));
-    }
-    if (m.follow() != null) {
-      w.json("follow", write(m.follow()));
-    }
-    return w.rest(m.extras()).text();
-  }
-
-  private static String value(Channel c, double v) {
-    return c.kind() == Channel.Kind.COLOUR
-        ? "\"" + Writer.colour((int) v) + "\""
-        : Writer.number(v);
-  }
-
-  private static String write(Cruise c) {
-    return Writer.object()
-        .add("pace", Spelling.of(c.pace()))
-        .add("amount", c.amount())
-        .rest(c.extras())
-        .text();
-  }
-
-  private static String write(Sway s) {
-    return Writer.object()
-        .add("amplitude", s.amplitude())
-        .add("period", s.period())
-        .add("phase", s.phase())
-        .add("shape", Spelling.of(s.shape()))
-        .add("seed", s.seed())
-        .flag("loops", s.loops())
-        .rest(s.extras())
-        .text();
-  }
-
-  private static String write(Stagger s) {
-    return Writer.object()
-        .add("delay", s.delay())
-        .add("order", Spelling.of(s.order()))
-        .add("seed", s.seed())
-        .rest(s.extras())
-        .text();
-  }
-
-  private static String write(Follow f) {
-    return Writer.object()
-        .add("lettering", f.lettering())
-        .add("factor", f.factor())
-        .add("delay", f.delay())
-        .add("offset", f.offset())
-        .rest(f.extras())
-        .text();
-  }
-
-  private static String write(Keyframe k, Channel c) {
-    Writer w = Writer.object().add("time", k.time()).json("value", value(c, k.value()));
-    if (k.landing() != null) {
-      w.add("landing", Spelling.of(k.landing().kind()));
-      if (k.landing().kind() == Landing.Kind.WHOLE_LAPS) {
-        w.add("laps", k.landing().laps());
-      }
-    }
-    if (k.cue() != null) {
-      w.add("cue", k.cue());
-    }
-    return w.json("easing", EasingCodec.write(k.easing())).rest(k.extras()).text();
+  private static List<Keyframe> sorted(List<Keyframe> keyframes) {
+    List<Keyframe> out = new ArrayList<>(keyframes);
+    out.sort(Comparator.comparingDouble(Keyframe::time));
+    return List.copyOf(out);
   }
 }

@@ -1,6 +1,10 @@
 package rovingglyph.document;
 
+import static rovingglyph.schema.Field.field;
+
+import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -11,89 +15,185 @@ import rovingglyph.scene.Clip;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
+import rovingglyph.schema.Field;
+import rovingglyph.schema.Fields;
+import rovingglyph.schema.Kinds;
+import rovingglyph.schema.Lists;
+import rovingglyph.schema.Schema;
+import rovingglyph.schema.Spelling;
+import rovingglyph.schema.Types;
+import rovingglyph.schema.Values;
 
 /** Blend mode, effects and clip of an item of any kind, from and to JSON. */
 final class AppearanceCodec {
-  private static final String BLEND = "blendMode";
-  private static final String EFFECTS = "effects";
-  private static final String CLIP = "clip";
+  /** An effect with its numbers, which the item holds among its values. */
+  private record EffectDocument(Effect effect, Map<Channel, AnimatedValue> values) {}
+
+  private record ClipDocument(Clip clip, AnimatedValue softEdge) {}
+
+  private static final Field<EffectDocument, String> EFFECT_ID =
+      field("id", Types.id(), (EffectDocument e) -> e.effect.id()).about("unique in its item");
+  private static final Field<EffectDocument, Boolean> OFF =
+      field("off", Types.flag(), (EffectDocument e) -> e.effect.off())
+          .usual(false)
+          .about("whether it is left out for now");
+
+  static final Schema.Shared<EffectDocument> EFFECT =
+      new Schema.Shared<>("EffectProperties", List.<Field<EffectDocument, ?>>of(EFFECT_ID, OFF));
+
+  private static final Kinds<EffectDocument> EFFECT_KINDS =
+      new Kinds<>("Effect", effectKinds(), e -> e.effect.word(), new UnknownEffect());
+
+  private static final Field<ClipDocument, String> PATH =
+      field("path", Types.id(), (ClipDocument c) -> c.clip.path()).about("id of the path");
+  private static final Field<ClipDocument, Boolean> INVERTED =
+      field("inverted", Types.flag(), (ClipDocument c) -> c.clip.inverted())
+          .usual(false)
+          .about("whether what lies outside is seen instead");
+  private static final Field<ClipDocument, AnimatedValue> SOFT_EDGE =
+      field(
+              Channel.SOFT_EDGE.field(),
+              AnimatedType.of(Channel.SOFT_EDGE),
+              (ClipDocument c) -> c.softEdge)
+          .missing(new AnimatedValue(0))
+          .about("the width of the edge, which is blurred by a quarter of it");
+
+  private static final Schema<ClipDocument> CLIP_SCHEMA =
+      Schema.<ClipDocument>named("Clip")
+          .with(PATH, INVERTED, SOFT_EDGE)
+          .keeping(c -> c.clip.extras())
+          .made(
+              v ->
+                  new ClipDocument(
+                      new Clip(v.get(PATH), v.get(INVERTED), v.rest()), v.get(SOFT_EDGE)));
+
+  private static final Field<Item, BlendMode> BLEND =
+      field("blendMode", Types.choice(BlendMode.values()), (Item i) -> i.properties().blend())
+          .usual(BlendMode.NORMAL)
+          .about(
+              "how its colours meet what is beneath, with the names of CSS Compositing. In a group"
+                  + " it meets what is below it in the group only");
+  private static final Field<Item, List<EffectDocument>> EFFECTS =
+      field(
+              "effects",
+              Lists.list(EFFECT_KINDS, ItemProperties.MOST_EFFECTS),
+              AppearanceCodec::effects)
+          .usual(List.of())
+          .about("done in order. A kind that is not known is kept, and nothing is done");
+  private static final Field<Item, ClipDocument> CLIP =
+      field("clip", Lists.object(CLIP_SCHEMA), AppearanceCodec::clip)
+          .optional()
+          .about("only what lies within a path is seen");
+
+  static final List<Field<Item, ?>> FIELDS = List.of(BLEND, EFFECTS, CLIP);
 
   private AppearanceCodec() {}
 
+  private static List<Schema<? extends EffectDocument>> effectKinds() {
+    List<Schema<? extends EffectDocument>> out = new ArrayList<>();
+    for (Effect.Kind kind : Effect.Kind.values()) {
+      out.add(effect(kind));
+    }
+    return out;
+  }
+
+  private static Schema<EffectDocument> effect(Effect.Kind kind) {
+    List<Field<EffectDocument, AnimatedValue>> numbers = new ArrayList<>();
+    for (Effect.Parameter p : kind.parameters()) {
+      numbers.add(
+          field(
+                  p.name(),
+                  AnimatedType.of(Channel.effect("", p)),
+                  (EffectDocument e) -> e.values.get(Channel.effect(e.effect.id(), p)))
+              .missing(new AnimatedValue(p.start())));
+    }
+    String word = Spelling.of(kind);
+    return Schema.<EffectDocument>named(kind.name().charAt(0) + word.substring(1) + "Effect")
+        .kind(word)
+        .sharing(EFFECT)
+        .with(numbers)
+        .keeping(e -> e.effect.extras())
+        .made(
+            v -> {
+              String id = v.get(EFFECT_ID);
+              Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
+              for (int i = 0; i < numbers.size(); i++) {
+                values.put(Channel.effect(id, kind.parameters().get(i)), v.get(numbers.get(i)));
+              }
+              return new EffectDocument(new Effect(id, kind, word, v.get(OFF), v.rest()), values);
+            });
+  }
+
+  /** One of a kind that is not known: it is kept as it is. */
+  private static final class UnknownEffect implements Kinds.Unknown<EffectDocument> {
+    private static Schema<EffectDocument> schema(String word) {
+      return Schema.<EffectDocument>named("UnknownEffect")
+          .kind(word)
+          .sharing(EFFECT)
+          .keeping(e -> e.effect.extras())
+          .made(
+              v -> {
+                Effect e = new Effect(v.get(EFFECT_ID), null, word, v.get(OFF), v.rest());
+                return new EffectDocument(e, Map.of());
+              });
+    }
+
+    @Override
+    public EffectDocument read(Fields f, String word, String known) {
+      if (word.isEmpty()) {
+        f.problem(Schema.KIND, "is missing", known);
+      }
+      return schema(word).read(f);
+    }
+
+    @Override
+    public String write(EffectDocument e) {
+      return schema(e.effect.word()).write(e);
+    }
+  }
+
+  private static List<EffectDocument> effects(Item item) {
+    List<EffectDocument> out = new ArrayList<>();
+    item.properties().effects().forEach(e -> out.add(new EffectDocument(e, item.values())));
+    return out;
+  }
+
+  private static ClipDocument clip(Item item) {
+    Clip clip = item.properties().clip();
+    return clip == null ? null : new ClipDocument(clip, item.movable(Channel.SOFT_EDGE));
+  }
+
   /**
+   * The properties with what was read.
+   *
    * @param values to which the numbers of effects and of the clip are added
    */
-  static ItemProperties read(Fields f, ItemProperties p, Map<Channel, AnimatedValue> values) {
+  static ItemProperties of(Values v, ItemProperties p, Map<Channel, AnimatedValue> values) {
     Set<String> ids = new HashSet<>();
-    List<Effect> effects =
-        f.list(EFFECTS, ItemProperties.MOST_EFFECTS, e -> effect(e, ids, values));
-    Clip clip = f.get(CLIP) == null ? null : clip(f.object(CLIP), values);
-    return p.blended(f.choice(BLEND, BlendMode.values(), BlendMode.NORMAL))
-        .with(effects)
-        .clipped(clip);
-  }
-
-  private static Effect effect(Fields f, Set<String> ids, Map<Channel, AnimatedValue> values) {
-    String id = f.id("id");
-    if (!ids.add(id)) {
-      f.problem("id", "\"" + id + "\" is used twice", "an id of its own");
-    }
-    String word = f.text(ItemList.KIND, 80, "");
-    if (word.isEmpty()) {
-      f.problem(ItemList.KIND, "is missing", Spelling.all(Effect.Kind.values()));
-    }
-    Effect.Kind kind = Spelling.find(Effect.Kind.values(), word);
-    boolean off = f.flag("off", false);
-    if (kind != null) {
-      for (Effect.Parameter p : kind.parameters()) {
-        Channel c = Channel.effect(id, p);
-        values.put(c, AnimatedValueCodec.read(f, p.name(), c, p.start()));
+    List<Effect> effects = new ArrayList<>();
+    for (EffectDocument e : v.get(EFFECTS)) {
+      String id = e.effect.id();
+      if (!ids.add(id)) {
+        v.fields()
+            .problem(
+                "effects[" + effects.size() + "].id",
+                "\"" + id + "\" is used twice",
+                "an id of its own");
       }
+      effects.add(e.effect);
+      values.putAll(e.values);
     }
-    return new Effect(id, kind, word, off, f.rest());
-  }
-
-  private static Clip clip(Fields f, Map<Channel, AnimatedValue> values) {
-    values.put(Channel.SOFT_EDGE, AnimatedValueCodec.read(f, Channel.SOFT_EDGE, 0));
-    return new Clip(f.id("path"), f.flag("inverted", false), f.rest());
-  }
-
-  static void write(Writer w, Item item) {
-    ItemProperties p = item.properties();
-    w.differing(BLEND, p.blend(), BlendMode.NORMAL);
-    if (!p.effects().isEmpty()) {
-      w.list(EFFECTS, p.effects(), e -> write(e, item));
+    ClipDocument clip = v.get(CLIP);
+    if (clip != null) {
+      values.put(Channel.SOFT_EDGE, clip.softEdge);
     }
-    if (p.clip() != null) {
-      w.json(CLIP, write(p.clip(), item));
-    }
-  }
-
-  private static String write(Effect e, Item item) {
-    Writer w = Writer.object().add("id", e.id()).add(ItemList.KIND, e.word()).flag("off", e.off());
-    if (e.kind() != null) {
-      for (Effect.Parameter p : e.kind().parameters()) {
-        Channel c = Channel.effect(e.id(), p);
-        w.json(p.name(), AnimatedValueCodec.write(item.movable(c), c));
-      }
-    }
-    return w.rest(e.extras()).text();
-  }
-
-  private static String write(Clip c, Item item) {
-    AnimatedValue soft = item.movable(Channel.SOFT_EDGE);
-    return Writer.object()
-        .add("path", c.path())
-        .flag("inverted", c.inverted())
-        .json(Channel.SOFT_EDGE.field(), AnimatedValueCodec.write(soft, Channel.SOFT_EDGE))
-        .rest(c.extras())
-        .text();
+    return p.blended(v.get(BLEND)).with(effects).clipped(clip == null ? null : clip.clip);
   }
 
   /** Where an item's document has one of these values, as the end of a JSON path; else null. */
   static String place(Item item, Channel channel) {
     if (channel == Channel.SOFT_EDGE) {
-      return "." + CLIP + "." + channel.field();
+      return "." + CLIP.name() + "." + channel.field();
     }
     List<Effect> effects = item.properties().effects();
     for (int i = 0; i < effects.size(); i++) {
@@ -101,7 +201,7 @@ final class AppearanceCodec {
       for (Effect.Parameter p :
           e.kind() == null ? List.<Effect.Parameter>of() : e.kind().parameters()) {
         if (Channel.effect(e.id(), p).equals(channel)) {
-          return "." + EFFECTS + "[" + i + "]." + p.name();
+          return "." + EFFECTS.name() + "[" + i + "]." + p.name();
         }
       }
     }

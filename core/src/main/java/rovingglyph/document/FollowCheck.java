@@ -9,6 +9,7 @@ import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.Problem;
 
 /** Values that follow those of other letterings: the others are there, and none follows itself. */
 final class FollowCheck {

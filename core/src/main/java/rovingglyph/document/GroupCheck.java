@@ -9,6 +9,7 @@ import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
+import rovingglyph.schema.Fields;
 
 /** Every item stands in one place: the stack, or one group that is not in itself. */
 final class GroupCheck {
@@ -21,11 +22,12 @@ final class GroupCheck {
    * The stack as given; items that it does not name and that are in no group go on top, the
    * drawings and colour fields first, so that nothing is ever unseen.
    */
-  static List<String> stack(Fields f, Map<String, Item> items, Map<String, String> places) {
+  static List<String> stack(
+      Fields f, List<String> given, Map<String, Item> items, Map<String, String> places) {
     List<Group> groups =
         items.values().stream().filter(i -> i instanceof Group).map(i -> (Group) i).toList();
     Map<String, Integer> in = membership(f, items, groups, places);
-    Set<String> order = new LinkedHashSet<>(f.texts("stack", 2000));
+    Set<String> order = new LinkedHashSet<>(given);
     for (String id : order) {
       if (!items.containsKey(id)) {
         f.problem(

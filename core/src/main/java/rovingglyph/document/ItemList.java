@@ -1,26 +1,29 @@
 package rovingglyph.document;
 
+import com.eclipsesource.json.JsonObject;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.BiFunction;
-import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
-import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.UnknownItem;
+import rovingglyph.schema.FieldType;
+import rovingglyph.schema.Fields;
+import rovingglyph.schema.Kinds;
+import rovingglyph.schema.Lists;
+import rovingglyph.schema.ObjectType;
+import rovingglyph.schema.Schema;
 
 /**
  * The items of a document, of whatever kind. Version 2 has them in one list, each with its kind;
  * version 1 has a list for each of the three kinds that it knows.
  */
-final class ItemList {
-  static final String KIND = "kind";
+final class ItemList implements FieldType<List<ItemList.Entry>> {
   private static final int MOST = 2200;
 
   /**
@@ -30,134 +33,124 @@ final class ItemList {
    */
   record Entry(String place, Item item) {}
 
-  /**
-   * A kind of item.
-   *
-   * @param word in version 2
-   * @param list of version 1; null for a kind that it does not know
-   * @param most in that list
-   * @param name of an item that has none
-   */
-  private record Kind(
-      String word,
-      String list,
-      int most,
-      String name,
-      BiFunction<Fields, ItemProperties, Item> read) {}
+  /** A list of version 1. */
+  private record Former(String list, int most, Schema<? extends Item> kind) {}
 
-  private static final List<Kind> KINDS =
+  private static final List<Former> FORMER =
       List.of(
-          new Kind("lettering", "letterings", 1000, "", LetteringCodec::read),
-          new Kind("drawing", "pictures", 1000, "Picture", TransformedCodec::readDrawing),
-          new Kind("group", "groups", 200, "Group", TransformedCodec::readGroup),
-          new Kind("colour-field", null, 0, "Colour field", ColourFieldCodec::read));
+          new Former("letterings", 1000, LetteringCodec.SCHEMA),
+          new Former("pictures", 1000, TransformedCodec.DRAWING),
+          new Former("groups", 200, TransformedCodec.GROUP));
 
-  private ItemList() {}
+  /** Every kind of item. */
+  static final Kinds<Item> KINDS =
+      new Kinds<>(
+          "Item",
+          List.of(
+              LetteringCodec.SCHEMA,
+              TransformedCodec.DRAWING,
+              TransformedCodec.GROUP,
+              ColourFieldCodec.SCHEMA),
+          ItemList::kind,
+          new UnknownKind());
 
-  /** In the order of the document; two may have one id. */
-  static List<Entry> read(Fields f, int version) {
-    List<Entry> out = new ArrayList<>();
-    if (version > 1) {
-      f.list("items", MOST, i -> add(out, i, kind(i.text(KIND, 80, ""))));
-      return out;
-    }
-    for (Kind k : KINDS) {
-      if (k.list != null) {
-        f.list(k.list, k.most, i -> add(out, i, k));
-      }
-    }
-    return out;
-  }
+  private static final FieldType<List<Item>> LIST = Lists.list(KINDS, MOST);
 
-  /** Null for a kind that is not known. */
-  private static Kind kind(String word) {
-    return KINDS.stream().filter(k -> k.word.equals(word)).findFirst().orElse(null);
-  }
-
-  private static Item add(List<Entry> out, Fields f, Kind kind) {
-    Item item;
-    if (kind == null) {
-      String word = f.text(KIND, 80, "");
-      if (word.isEmpty()) {
-        f.problem(KIND, "is missing", String.join(", ", KINDS.stream().map(Kind::word).toList()));
-      }
-      item = new UnknownItem(properties(f, ""), word, f.rest());
-    } else {
-      Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
-      ItemProperties p = AppearanceCodec.read(f, properties(f, kind.name), values);
-      item = kind.read.apply(f, p);
-      if (!values.isEmpty()) {
-        Map<Channel, AnimatedValue> all = new LinkedHashMap<>(item.values());
-        all.putAll(values);
-        item = item.with(p, all);
-      }
-    }
-    out.add(new Entry(f.path(null).substring(2), item));
-    return item;
-  }
-
-  private static ItemProperties properties(Fields f, String name) {
-    String id = f.id("id");
-    double from = time(f, "shownFrom", Double.NEGATIVE_INFINITY);
-    double to = time(f, "shownTo", Double.POSITIVE_INFINITY);
-    if (from >= to) {
-      f.problem("shownTo", "does not come after shownFrom", "a later time");
-      to = Double.POSITIVE_INFINITY;
-    }
-    return new ItemProperties(id, f.text("name", 200, name))
-        .shown(from, to)
-        .flagged(f.flag("hidden", false), f.flag("locked", false));
-  }
-
-  private static double time(Fields f, String field, double missing) {
-    return f.get(field) == null ? missing : f.number(field, 0, AnimatedValueCodec.LATEST, 0);
-  }
-
-  static String write(Item item) {
+  private static String kind(Item item) {
     return item.accept(
         new Item.Visitor<String>() {
           @Override
           public String lettering(Lettering l) {
-            return LetteringCodec.write(begun(l, "lettering"), l);
+            return LetteringCodec.SCHEMA.kind();
           }
 
           @Override
           public String drawing(Drawing d) {
-            return TransformedCodec.write(begun(d, "drawing"), d);
+            return TransformedCodec.DRAWING.kind();
           }
 
           @Override
           public String group(Group g) {
-            return TransformedCodec.write(begun(g, "group"), g);
+            return TransformedCodec.GROUP.kind();
           }
 
           @Override
           public String colourField(ColourField c) {
-            return ColourFieldCodec.write(begun(c, "colour-field"), c);
+            return ColourFieldCodec.SCHEMA.kind();
           }
 
           @Override
           public String unknown(UnknownItem u) {
-            return begun(u, u.kind()).rest(u.extras()).text();
+            return u.kind();
           }
         });
   }
 
-  private static Writer begun(Item item, String kind) {
-    ItemProperties p = item.properties();
-    Writer w = Writer.object().add(KIND, kind).add("id", p.id());
-    if (!p.name().isEmpty()) {
-      w.add("name", p.name());
+  /** An item of a kind that is not known is kept as it is. */
+  private static final class UnknownKind implements Kinds.Unknown<Item> {
+    private static Schema<Item> schema(String word) {
+      return Schema.<Item>named("UnknownItem")
+          .kind(word)
+          .with(ItemPropertiesCodec.BARE)
+          .keeping(i -> ((UnknownItem) i).extras())
+          .made(v -> new UnknownItem(ItemPropertiesCodec.bare(v, ""), word, v.rest()));
     }
-    if (p.shownFrom() != Double.NEGATIVE_INFINITY) {
-      w.add("shownFrom", p.shownFrom());
+
+    @Override
+    public Item read(Fields f, String word, String known) {
+      if (word.isEmpty()) {
+        f.problem(Schema.KIND, "is missing", known);
+      }
+      return schema(word).read(f);
     }
-    if (p.shownTo() != Double.POSITIVE_INFINITY) {
-      w.add("shownTo", p.shownTo());
+
+    @Override
+    public String write(Item item) {
+      return schema(kind(item)).write(item);
     }
-    w.add("hidden", p.hidden()).add("locked", p.locked());
-    AppearanceCodec.write(w, item);
-    return w;
+  }
+
+  /** In the order of the document; two may have one id. */
+  @Override
+  public List<Entry> read(Fields f, String name, List<Entry> missing) {
+    List<Entry> out = new ArrayList<>();
+    if (f.integer(SceneCodec.VERSION_FIELD, 0, Integer.MAX_VALUE, 1) > 1) {
+      f.list(name, MOST, i -> add(out, i, KINDS));
+    } else {
+      FORMER.forEach(k -> f.list(k.list, k.most, i -> add(out, i, k.kind)));
+    }
+    return out;
+  }
+
+  private static Item add(List<Entry> out, Fields f, ObjectType<? extends Item> kind) {
+    Item item = kind.read(f);
+    out.add(new Entry(f.path(null).substring(2), item));
+    return item;
+  }
+
+  @Override
+  public String write(List<Entry> entries) {
+    return LIST.write(entries.stream().map(Entry::item).toList());
+  }
+
+  @Override
+  public String typescript() {
+    return LIST.typescript();
+  }
+
+  @Override
+  public JsonObject jsonSchema() {
+    return LIST.jsonSchema();
+  }
+
+  @Override
+  public String words() {
+    return LIST.words();
+  }
+
+  @Override
+  public List<ObjectType<?>> objects() {
+    return LIST.objects();
   }
 
   /** Where an item's document has a value, as the end of a JSON path. */

@@ -15,6 +15,7 @@ import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.Problem;
 
 /** What holds for the values of whatever can move: the paths and the items. */
 final class KeyframeCheck {

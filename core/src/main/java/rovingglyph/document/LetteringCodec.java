@@ -1,5 +1,7 @@
 package rovingglyph.document;
 
+import static rovingglyph.schema.Field.field;
+
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -7,7 +9,11 @@ import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Seat;
+import rovingglyph.schema.Field;
+import rovingglyph.schema.Lists;
+import rovingglyph.schema.Schema;
+import rovingglyph.schema.Types;
+import rovingglyph.schema.Values;
 
 /** Letterings from and to JSON. */
 final class LetteringCodec {
@@ -16,53 +22,69 @@ final class LetteringCodec {
 
   static final int MOST_AXES = 64;
 
-  private static final List<Channel> ALWAYS =
-      List.of(
-          Channel.PATH_OFFSET,
-          Channel.START_MARGIN,
-          Channel.END_MARGIN,
-          Channel.BASELINE_SHIFT,
-          Channel.SIZE,
-          Channel.TRACKING,
-          Channel.OPACITY,
-          Channel.ROTATION,
-          Channel.FILL);
+  private static final Channel ANY_AXIS = Channel.axis("any ");
+
+  private static final Field<Lettering, String> TEXT =
+      field("text", Types.text(LONGEST_TEXT), Lettering::text).missing("");
+  private static final Field<Lettering, String> FACE =
+      field("face", Types.text(80), Lettering::face)
+          .missing("fraunces")
+          .about("id of a typeface; one that is not there is stood in for by DejaVu Sans");
+  private static final Field<Lettering, String> FACE_NAME =
+      field("faceName", Types.text(200), Lettering::faceName)
+          .usual("")
+          .about("what the face was called when it was chosen, to be told if it is not there");
+  private static final Field<Lettering, Map<String, AnimatedValue>> AXES =
+      field(
+              "axes",
+              Lists.byTag(
+                  AnimatedType.of(ANY_AXIS), new AnimatedValue(0), "an axis", "wght", MOST_AXES),
+              Lettering::axes)
+          .missing(Map.of())
+          .about("of a variable face; left out, the face's own start values");
+  private static final Field<Lettering, String> PATH =
+      field("path", Types.id(), Lettering::path).about("id of a path");
+  private static final Field<Lettering, SeatCodec.SeatDocument> SEAT =
+      field(
+              "seat",
+              Lists.object(SeatCodec.SCHEMA),
+              (Lettering l) -> new SeatCodec.SeatDocument(l.seat(), l.values()))
+          .missing(SeatCodec.PLAIN)
+          .about("how it sits on the path");
+  private static final List<Field<Lettering, AnimatedValue>> VALUES =
+      AnimatedType.fields(Lettering.OWN, Lettering::movable, Lettering::start);
+
+  static final Schema<Lettering> SCHEMA =
+      Schema.<Lettering>named("Lettering")
+          .kind("lettering")
+          .sharing(ItemPropertiesCodec.SHARED)
+          .with(TEXT, FACE, FACE_NAME, AXES, PATH, SEAT)
+          .with(VALUES)
+          .with(TypesettingCodec.FIELDS)
+          .with(LetterEffectsCodec.FIELDS)
+          .keeping(Lettering::extras)
+          .made(v -> ItemPropertiesCodec.of(v, "", (p, values) -> of(v, p, values)));
 
   private LetteringCodec() {}
 
-  static Lettering read(Fields f, ItemProperties properties) {
-    Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
-    Fields seat = f.object("seat");
-    Lettering.SEAT.forEach(
-        c -> values.put(c, AnimatedValueCodec.read(seat, c, Lettering.start(c))));
-    Lettering.OWN.forEach(c -> values.put(c, AnimatedValueCodec.read(f, c, Lettering.start(c))));
-    axes(f.object("axes"), values);
+  private static Lettering of(
+      Values v, ItemProperties properties, Map<Channel, AnimatedValue> appearance) {
+    SeatCodec.SeatDocument seat = v.get(SEAT);
+    Map<Channel, AnimatedValue> values = new LinkedHashMap<>(seat.values());
+    AnimatedType.collect(v, VALUES, values);
+    v.get(AXES).forEach((tag, m) -> values.put(Channel.axis(tag), m));
+    values.putAll(appearance);
     return new Lettering(
         properties,
-        f.text("text", LONGEST_TEXT, ""),
-        f.text("face", 80, "fraunces"),
-        f.text("faceName", 200, ""),
-        TypesettingCodec.read(f),
-        f.id("path"),
-        seat(seat),
-        LetterEffectsCodec.read(f),
+        v.get(TEXT),
+        v.get(FACE),
+        v.get(FACE_NAME),
+        TypesettingCodec.of(v),
+        v.get(PATH),
+        seat.seat(),
+        LetterEffectsCodec.of(v),
         values,
-        f.rest());
-  }
-
-  private static void axes(Fields f, Map<Channel, AnimatedValue> values) {
-    if (f.names().size() > MOST_AXES) {
-      f.problem(null, "has " + f.names().size() + " axes", "at most " + MOST_AXES);
-      return;
-    }
-    for (String tag : f.names()) {
-      if (!isTag(tag)) {
-        f.problem(tag, "is not the tag of an axis", "four characters, such as wght");
-      } else {
-        Channel axis = Channel.axis(tag);
-        values.put(axis, AnimatedValueCodec.read(f, tag, axis, 0));
-      }
-    }
+        v.rest());
   }
 
   /** Where an item's document has a value, as the end of a JSON path. */
@@ -71,82 +93,5 @@ final class LetteringCodec {
       return ".axes." + c.tag();
     }
     return (Lettering.SEAT.contains(c) ? ".seat." : ".") + c.field();
-  }
-
-  /** An OpenType tag: four printable ASCII characters. */
-  static boolean isTag(String tag) {
-    return tag.length() == 4 && tag.chars().allMatch(c -> c >= ' ' && c <= '~');
-  }
-
-  private static Seat seat(Fields f) {
-    return new Seat(
-        f.choice("align", Seat.TextAnchor.values(), Seat.TextAnchor.START),
-        f.choice("side", Seat.Side.values(), Seat.Side.LEFT),
-        f.choice("orientation", Seat.Orientation.values(), Seat.Orientation.TURN),
-        f.choice("method", Seat.GlyphMethod.values(), Seat.GlyphMethod.RIGID),
-        f.choice("ends", Seat.EndRule.values(), null),
-        f.choice("fit", Seat.Fit.values(), Seat.Fit.NATURAL),
-        f.choice("spreadBy", Seat.SpreadBy.values(), Seat.SpreadBy.LETTERS),
-        f.choice("overlong", Seat.Overlong.values(), Seat.Overlong.ON),
-        f.number("seamGap", 0, PathCodec.FARTHEST, 0),
-        f.flag("evenSpacing", false),
-        f.number("leastGap", 0, 1e4, 0),
-        f.choice("reshape", Seat.Reshape.values(), Seat.Reshape.KEEP_SHARE),
-        f.get("pin") == null ? null : f.number("pin", -PathCodec.FARTHEST, PathCodec.FARTHEST, 0),
-        f.choice("corners", Seat.Corners.values(), Seat.Corners.BLEND),
-        f.rest());
-  }
-
-  static String write(Writer w, Lettering l) {
-    Writer axes = Writer.object();
-    l.axes().forEach((tag, m) -> axes.json(tag, AnimatedValueCodec.write(m, Channel.axis(tag))));
-    w.add("text", l.text())
-        .add("face", l.face())
-        .json("axes", axes.text())
-        .add("path", l.path())
-        .json("seat", seat(l));
-    if (!l.faceName().isEmpty()) {
-      w.add("faceName", l.faceName());
-    }
-    values(w, l, Lettering.OWN);
-    TypesettingCodec.write(w, l.setting());
-    LetterEffectsCodec.write(w, l.showing());
-    return w.rest(l.extras()).text();
-  }
-
-  /** Values that most letterings leave alone are written only where they differ. */
-  private static void values(Writer w, Lettering l, List<Channel> channels) {
-    for (Channel c : channels) {
-      String text = AnimatedValueCodec.write(l.movable(c), c);
-      if (ALWAYS.contains(c) || !text.equals(Writer.number(Lettering.start(c)))) {
-        w.json(c.field(), text);
-      }
-    }
-  }
-
-  private static String seat(Lettering l) {
-    Seat s = l.seat();
-    Writer w =
-        Writer.object()
-            .add("align", Spelling.of(s.align()))
-            .add("side", Spelling.of(s.side()))
-            .add("orientation", Spelling.of(s.orientation()))
-            .differing("method", s.method(), Seat.GlyphMethod.RIGID);
-    if (s.ends() != null) {
-      w.add("ends", Spelling.of(s.ends()));
-    }
-    w.differing("fit", s.fit(), Seat.Fit.NATURAL)
-        .differing("spreadBy", s.spreadBy(), Seat.SpreadBy.LETTERS)
-        .differing("overlong", s.overlong(), Seat.Overlong.ON)
-        .differing("seamGap", s.seamGap(), 0)
-        .flag("evenSpacing", s.evenSpacing())
-        .differing("leastGap", s.leastGap(), 0)
-        .differing("reshape", s.reshape(), Seat.Reshape.KEEP_SHARE);
-    if (s.pin() != null) {
-      w.add("pin", s.pin());
-    }
-    w.differing("corners", s.corners(), Seat.Corners.BLEND);
-    values(w, l, Lettering.SEAT);
-    return w.rest(s.extras()).text();
   }
 }

@@ -8,6 +8,11 @@ import java.util.List;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Keyframe;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.FieldType;
+import rovingglyph.schema.Fields;
+import rovingglyph.schema.Lists;
+import rovingglyph.schema.Problem;
 
 /** Parts of movable values on their own, as edits carry them. */
 public final class MotionCodec {
@@ -22,7 +27,8 @@ public final class MotionCodec {
    * @throws DocumentException if one cannot be used
    */
   public static AnimatedValue changed(AnimatedValue m, Channel channel, JsonObject parts) {
-    JsonValue written = Json.parse(AnimatedValueCodec.write(m, channel));
+    FieldType<AnimatedValue> type = AnimatedType.of(channel);
+    JsonValue written = Json.parse(type.write(m));
     JsonObject whole =
         written.isObject()
             ? written.asObject()
@@ -38,17 +44,20 @@ public final class MotionCodec {
     }
     List<Problem> problems = new ArrayList<>();
     JsonObject holder = new JsonObject().add(channel.field(), whole);
-    AnimatedValue out =
-        AnimatedValueCodec.read(new Fields(holder, "$", problems), channel, m.base());
+    AnimatedValue out = type.read(new Fields(holder, "$", problems), channel.field(), m);
     if (!problems.isEmpty()) {
       throw new DocumentException(problems);
     }
     return out;
   }
 
+  private static FieldType<List<Keyframe>> keys(Channel c) {
+    return Lists.list(AnimatedValueCodec.keyframe(c), AnimatedValueCodec.MOST_KEYFRAMES);
+  }
+
   /** Keyframes as text, to be pasted later. */
   public static String keys(List<Keyframe> keys, Channel channel) {
-    return AnimatedValueCodec.keys(keys, channel);
+    return keys(channel).write(keys);
   }
 
   /**
@@ -60,7 +69,7 @@ public final class MotionCodec {
     List<Problem> problems = new ArrayList<>();
     JsonObject holder = new JsonObject().add("keyframes", json == null ? Json.array() : json);
     Fields f = new Fields(holder, "$", problems);
-    List<Keyframe> out = f.list("keyframes", 5000, k -> AnimatedValueCodec.keyframe(k, channel));
+    List<Keyframe> out = keys(channel).read(f, "keyframes", List.of());
     if (!problems.isEmpty()) {
       throw new DocumentException(problems);
     }

@@ -4,8 +4,12 @@ import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import rovingglyph.scene.Typesetting;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.FieldType;
+import rovingglyph.schema.Fields;
+import rovingglyph.schema.Lists;
+import rovingglyph.schema.Types;
 import rovingglyph.type.RunRequest;
 
 /** Texts to be shaped, from JSON. */
@@ -19,7 +23,8 @@ public final class RunRequestCodec {
   /** All texts of one request together, in characters; this is what shaping costs. */
   public static final int LONGEST_TOGETHER = 60_000;
 
-  private static final int MOST_FEATURES = 100;
+  private static final FieldType<Map<String, Double>> AXES =
+      Lists.byTag(Types.number(-1e6, 1e6, ""), 0.0, "an axis", "wght", LetteringCodec.MOST_AXES);
 
   private RunRequestCodec() {}
 
@@ -49,43 +54,10 @@ public final class RunRequestCodec {
   private static RunRequest read(Fields f) {
     return new RunRequest(
         f.id("face"),
-        axes(f.object("axes")),
+        AXES.read(f, "axes", Map.of()),
         f.text("text", LONGEST, ""),
         f.flag("ligatures", true),
-        f.choice("casing", Typesetting.Casing.values(), Typesetting.Casing.AS_TYPED),
-        features(f.object("features")));
-  }
-
-  private static Map<String, Double> axes(Fields f) {
-    Map<String, Double> out = new TreeMap<>();
-    if (f.names().size() > LetteringCodec.MOST_AXES) {
-      f.problem(null, "has too many axes", "at most " + LetteringCodec.MOST_AXES);
-      return out;
-    }
-    for (String tag : f.names()) {
-      if (LetteringCodec.isTag(tag)) {
-        out.put(tag, f.number(tag, -1e6, 1e6, 0));
-      } else {
-        f.problem(tag, "is not the tag of an axis", "four characters, such as wght");
-      }
-    }
-    return out;
-  }
-
-  /** OpenType features with their values, as a lettering has them too. */
-  static Map<String, Integer> features(Fields f) {
-    Map<String, Integer> out = new TreeMap<>();
-    if (f.names().size() > MOST_FEATURES) {
-      f.problem(null, "has too many features", "at most " + MOST_FEATURES);
-      return out;
-    }
-    for (String tag : f.names()) {
-      if (LetteringCodec.isTag(tag)) {
-        out.put(tag, f.integer(tag, 0, 1000, 0));
-      } else {
-        f.problem(tag, "is not the tag of a feature", "four characters, such as smcp");
-      }
-    }
-    return out;
+        TypesettingCodec.CASING_TYPE.read(f, "casing", Typesetting.Casing.AS_TYPED),
+        TypesettingCodec.FEATURES_TYPE.read(f, "features", Map.of()));
   }
 }

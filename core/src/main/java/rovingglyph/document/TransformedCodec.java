@@ -1,6 +1,7 @@
 package rovingglyph.document;
 
-import java.util.LinkedHashMap;
+import static rovingglyph.schema.Field.field;
+
 import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Point;
@@ -10,83 +11,107 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.ItemProperties;
-import rovingglyph.scene.TracingImage;
 import rovingglyph.scene.Transformed;
+import rovingglyph.schema.Field;
+import rovingglyph.schema.Lists;
+import rovingglyph.schema.Schema;
+import rovingglyph.schema.Types;
+import rovingglyph.schema.Values;
 
-/** Drawings, groups and templates from and to JSON. */
+/** Drawings and groups from and to JSON. */
 final class TransformedCodec {
+  /** What everything has that is put somewhere as a whole. */
+  static final List<Field<Transformed, AnimatedValue>> PLACE =
+      AnimatedType.fields(
+          Transformed.CHANNELS, Transformed::movable, c -> Transformed.start(c, Point.ORIGIN));
+
+  private static final Field<Drawing.Part, String> DATA =
+      field("d", Types.text(200_000), Drawing.Part::data).missing("").about("SVG path data");
+  private static final Field<Drawing.Part, Integer> FILL =
+      field("fill", Types.colour(), Drawing.Part::fill)
+          .missing(0)
+          .about("it is filled by the non-zero rule");
+
+  private static final Schema<Drawing.Part> PART =
+      Schema.<Drawing.Part>named("Part")
+          .with(DATA, FILL)
+          .keeping(Drawing.Part::extras)
+          .made(TransformedCodec::part);
+
+  private static final Field<Drawing, List<Drawing.Part>> PARTS =
+      field("parts", Lists.list(PART, 500), Drawing::parts)
+          .missing(List.of())
+          .about("back to front");
+
+  static final Schema<Drawing> DRAWING =
+      Schema.<Drawing>named("Drawing")
+          .kind("drawing")
+          .sharing(ItemPropertiesCodec.SHARED)
+          .with(PARTS)
+          .with(PLACE)
+          .keeping(Drawing::extras)
+          .made(
+              v ->
+                  ItemPropertiesCodec.of(
+                      v,
+                      "Picture",
+                      (p, values) -> new Drawing(p, v.get(PARTS), place(v, values), v.rest())));
+
+  private static final Field<Group, List<String>> MEMBERS =
+      field("members", Types.ids(2000), Group::members)
+          .missing(List.of())
+          .about(
+              "ids of items, back to front; an item stands in the stack or in one group, groups at"
+                  + " most 5 deep in each other");
+  private static final Field<Group, Point> CENTRE =
+      field("centre", Types.pair(PathCodec.FARTHEST), Group::centre)
+          .missing(Point.ORIGIN)
+          .about(
+              "in the pixels of its members: the point that `x`, `y` put somewhere (left out, where"
+                  + " it is), and about which it is scaled and turned");
+
+  static final Schema<Group> GROUP =
+      Schema.<Group>named("Group")
+          .kind("group")
+          .sharing(ItemPropertiesCodec.SHARED)
+          .with(MEMBERS, CENTRE)
+          .with(PLACE)
+          .keeping(Group::extras)
+          .made(v -> ItemPropertiesCodec.of(v, "Group", (p, values) -> group(v, p, values)));
+
   private TransformedCodec() {}
 
-  static Drawing readDrawing(Fields f, ItemProperties p) {
-    return new Drawing(
-        p, f.list("parts", 500, TransformedCodec::part), values(f, Point.ORIGIN), f.rest());
-  }
-
-  static Group readGroup(Fields f, ItemProperties p) {
-    Point centre = f.point("centre", PathCodec.FARTHEST, Point.ORIGIN);
-    return new Group(p, List.copyOf(f.texts("members", 2000)), centre, values(f, centre), f.rest());
-  }
-
-  private static Map<Channel, AnimatedValue> values(Fields f, Point centre) {
-    Map<Channel, AnimatedValue> out = new LinkedHashMap<>();
-    Transformed.CHANNELS.forEach(
-        c -> out.put(c, AnimatedValueCodec.read(f, c, Transformed.start(c, centre))));
+  /** The values of its place, those of its appearance among them. */
+  static Map<Channel, AnimatedValue> place(Values v, Map<Channel, AnimatedValue> appearance) {
+    Map<Channel, AnimatedValue> out = AnimatedType.collected(v, PLACE);
+    out.putAll(appearance);
     return out;
   }
 
-  private static Drawing.Part part(Fields f) {
-    String data = f.text("d", 200_000, "");
-    SvgPath.Parsed parsed = SvgPath.parse(data);
-    if (parsed.error() != null) {
-      f.problem("d", parsed.error() + " at character " + (parsed.position() + 1), "SVG path data");
+  private static Group group(Values v, ItemProperties p, Map<Channel, AnimatedValue> appearance) {
+    Map<Channel, AnimatedValue> values = place(v, appearance);
+    Point centre = v.get(CENTRE);
+    at(values, Channel.X, v, centre.x());
+    at(values, Channel.Y, v, centre.y());
+    return new Group(p, v.get(MEMBERS), centre, values, v.rest());
+  }
+
+  /** A group whose document does not say where its centre stands leaves it where it is. */
+  private static void at(Map<Channel, AnimatedValue> values, Channel c, Values v, double there) {
+    boolean moves = v.fields().has(c.field()) && v.fields().get(c.field()).isObject();
+    boolean said = moves ? v.fields().object(c.field()).has("still") : v.fields().has(c.field());
+    if (!said) {
+      values.put(c, values.get(c).with(there));
     }
-    return new Drawing.Part(data, f.colour("fill", 0), f.rest());
   }
 
-  static TracingImage readTemplate(Fields f) {
-    return new TracingImage(
-        f.id("id"),
-        f.text("name", 200, "Template"),
-        f.id("image"),
-        f.number("x", -PathCodec.FARTHEST, PathCodec.FARTHEST, 0),
-        f.number("y", -PathCodec.FARTHEST, PathCodec.FARTHEST, 0),
-        f.number("width", 1, 1e5, 100),
-        f.number("height", 1, 1e5, 100),
-        f.number("opacity", 0, 100, 40),
-        f.flag("hidden", false),
-        f.rest());
-  }
-
-  static String write(TracingImage t) {
-    return Writer.object()
-        .add("id", t.id())
-        .add("name", t.name())
-        .add("image", t.image())
-        .add("x", t.x())
-        .add("y", t.y())
-        .add("width", t.width())
-        .add("height", t.height())
-        .add("opacity", t.opacity())
-        .flag("hidden", t.hidden())
-        .rest(t.extras())
-        .text();
-  }
-
-  static String write(Writer w, Drawing d) {
-    return values(w.list("parts", d.parts(), TransformedCodec::write), d).rest(d.extras()).text();
-  }
-
-  static String write(Writer w, Group g) {
-    w.texts("members", g.members()).point("centre", g.centre());
-    return values(w, g).rest(g.extras()).text();
-  }
-
-  private static Writer values(Writer w, Transformed p) {
-    Transformed.CHANNELS.forEach(c -> w.json(c.field(), AnimatedValueCodec.write(p.movable(c), c)));
-    return w;
-  }
-
-  private static String write(Drawing.Part p) {
-    return Writer.object().add("d", p.data()).colour("fill", p.fill()).rest(p.extras()).text();
+  private static Drawing.Part part(Values v) {
+    SvgPath.Parsed parsed = SvgPath.parse(v.get(DATA));
+    if (parsed.error() != null) {
+      v.fields()
+          .problem(
+              "d", parsed.error() + " at character " + (parsed.position() + 1), "SVG path data");
+    }
+    return new Drawing.Part(v.get(DATA), v.get(FILL), v.rest());
   }
 }

@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
-import rovingglyph.document.Spelling;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
@@ -17,6 +16,7 @@ import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.UnknownFields;
+import rovingglyph.schema.Spelling;
 
 /** Edits of the effects, the blend mode and the clip of items of any kind. */
 final class Appearances {

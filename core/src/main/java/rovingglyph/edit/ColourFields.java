@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import rovingglyph.document.Spelling;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
@@ -13,6 +12,7 @@ import rovingglyph.scene.Gradient;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.UnknownFields;
+import rovingglyph.schema.Spelling;
 
 /** Edits of colour fields. */
 final class ColourFields {

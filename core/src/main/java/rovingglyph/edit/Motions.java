@@ -3,11 +3,11 @@ package rovingglyph.edit;
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.util.List;
-import rovingglyph.document.DocumentException;
 import rovingglyph.document.MotionCodec;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Keyframe;
+import rovingglyph.schema.DocumentException;
 
 /** Cruise, sway, stagger and what is followed, as an edit names them. */
 final class Motions {

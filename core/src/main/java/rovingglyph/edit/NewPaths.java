@@ -6,9 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import rovingglyph.document.DocumentException;
 import rovingglyph.document.PathCodec;
-import rovingglyph.document.Spelling;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Cubic;
@@ -28,6 +26,8 @@ import rovingglyph.scene.PathLabel;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.ShapeKind;
 import rovingglyph.scene.ShapePath;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Spelling;
 
 /**
  * Paths that come into a scene. Each edit has the {@code id} of the new path and may name a

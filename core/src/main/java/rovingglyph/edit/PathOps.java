@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import rovingglyph.document.Spelling;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.CurveFit;
@@ -31,6 +30,7 @@ import rovingglyph.scene.ShapeKind;
 import rovingglyph.scene.ShapePath;
 import rovingglyph.scene.SmoothPath;
 import rovingglyph.scene.UnknownFields;
+import rovingglyph.schema.Spelling;
 
 /** Edits of one path of a scene: {@code path} is its id, {@code time} the playhead's. */
 public final class PathOps {

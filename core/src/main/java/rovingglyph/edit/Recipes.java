@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import rovingglyph.document.Spelling;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ClockSweep;
@@ -21,6 +20,7 @@ import rovingglyph.scene.Reveal;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Sway;
 import rovingglyph.scene.UnknownFields;
+import rovingglyph.schema.Spelling;
 
 /**
  * Writes ordinary motion from a few times and choices. A recipe takes the place of what an earlier

@@ -8,9 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import rovingglyph.document.DocumentException;
 import rovingglyph.document.EasingCodec;
-import rovingglyph.document.Spelling;
 import rovingglyph.scene.Animatable;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
@@ -22,6 +20,8 @@ import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Spelling;
 
 /**
  * Edits of a scene as small JSON objects, for callers on the other side of a bridge. {@code op}

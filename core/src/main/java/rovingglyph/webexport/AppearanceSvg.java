@@ -3,7 +3,6 @@ package rovingglyph.webexport;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
-import rovingglyph.document.Spelling;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.AnimatedValue;
@@ -13,6 +12,7 @@ import rovingglyph.scene.Clip;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.Spelling;
 
 /**
  * Blend mode, effects and clip of an item as groups round it, in the order of CSS: the effects are

@@ -3,12 +3,12 @@ package rovingglyph.webexport;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import rovingglyph.document.Spelling;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Trail;
+import rovingglyph.schema.Spelling;
 import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
 

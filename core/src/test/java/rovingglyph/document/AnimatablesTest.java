@@ -15,6 +15,8 @@ import rovingglyph.proof.Proof;
 import rovingglyph.scene.Animatable;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Problem;
 
 /** Rules about values hold for every kind of thing that has some. */
 class AnimatablesTest {

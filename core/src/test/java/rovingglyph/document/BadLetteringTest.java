@@ -12,6 +12,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Problem;
 
 /** What is wrong in a lettering is told at its place, with what is allowed there. */
 class BadLetteringTest {

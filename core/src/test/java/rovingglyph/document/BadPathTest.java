@@ -12,6 +12,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Problem;
 
 /** What is wrong in a path, a cue, a template or the scene itself is told at its place. */
 class BadPathTest {

@@ -20,6 +20,7 @@ import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.proof.Proof;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.DocumentException;
 import rovingglyph.webexport.AnimatedSvg;
 
 /** Demo documents with parts of them changed at random: told what is wrong, or used as they are. */

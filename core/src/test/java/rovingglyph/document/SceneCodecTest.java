@@ -14,6 +14,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Problem;
 
 class SceneCodecTest {
   private static final String GOOD = document(LINE, "words", "", "");

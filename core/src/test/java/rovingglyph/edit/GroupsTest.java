@@ -11,12 +11,12 @@ import static rovingglyph.TestScenes.with;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import rovingglyph.document.DocumentException;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.DocumentException;
 
 class GroupsTest {
   private static final String PICTURES =

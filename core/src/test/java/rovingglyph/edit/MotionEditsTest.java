@@ -17,7 +17,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.document.CueFile;
 import rovingglyph.document.MotionCodec;
 import rovingglyph.document.SceneCodec;
-import rovingglyph.document.Spelling;
 import rovingglyph.frame.FrameEntries;
 import rovingglyph.frame.Op;
 import rovingglyph.frame.PreparedLettering;
@@ -30,6 +29,7 @@ import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Recipe;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.Spelling;
 import rovingglyph.seat.Placement;
 
 /** Recipes, edits of several keyframes, cues and the loop check. */

@@ -15,7 +15,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.document.SceneCodec;
-import rovingglyph.document.Spelling;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
@@ -24,6 +23,7 @@ import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Recipe;
 import rovingglyph.scene.Reveal;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.Spelling;
 
 /** The numbers of the recipes, and what they leave alone. Scenes last 4 s at 25 fps. */
 class RecipesTest {

@@ -12,10 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.TestScenes;
-import rovingglyph.document.DocumentException;
-import rovingglyph.document.Problem;
 import rovingglyph.document.SceneCodec;
-import rovingglyph.document.Spelling;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.geometry.Point;
 import rovingglyph.proof.LoopCheck;
@@ -25,6 +22,9 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Problem;
+import rovingglyph.schema.Spelling;
 import rovingglyph.webexport.AnimatedSvg;
 
 /** Blend mode, effects and clip, which items of every kind may have. */

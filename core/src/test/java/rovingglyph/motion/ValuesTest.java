@@ -15,7 +15,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import rovingglyph.document.DocumentException;
 import rovingglyph.document.EasingCodec;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.edit.SceneEdits;
@@ -28,6 +27,7 @@ import rovingglyph.scene.Stagger;
 import rovingglyph.scene.Sway;
 import rovingglyph.scene.Typesetting.ColourMix;
 import rovingglyph.scene.UnknownFields;
+import rovingglyph.schema.DocumentException;
 import rovingglyph.seat.Placement;
 
 /** Values that cruise, sway, lag behind, follow others, or are colours. */

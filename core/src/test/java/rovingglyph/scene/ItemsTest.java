@@ -10,13 +10,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.TestScenes;
-import rovingglyph.document.DocumentException;
-import rovingglyph.document.Problem;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Point;
 import rovingglyph.proof.Proof;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Problem;
 import rovingglyph.webexport.AnimatedSvg;
 
 /** What holds for every kind of item. */

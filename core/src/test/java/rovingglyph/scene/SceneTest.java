@@ -13,7 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.document.SceneCodec;
-import rovingglyph.document.Spelling;
+import rovingglyph.schema.Spelling;
 
 class SceneTest {
   @ParameterizedTest

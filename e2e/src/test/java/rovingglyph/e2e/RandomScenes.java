@@ -3,8 +3,8 @@ package rovingglyph.e2e;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import rovingglyph.document.Spelling;
 import rovingglyph.scene.BlendMode;
+import rovingglyph.schema.Spelling;
 
 /** A scene of chance with every kind of item, and with all that an item of any kind may have. */
 final class RandomScenes {

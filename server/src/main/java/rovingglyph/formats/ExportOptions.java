@@ -4,7 +4,7 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import rovingglyph.document.Fields;
+import rovingglyph.schema.Fields;
 
 /** What was chosen for a file: a number for each option of its format. */
 public record ExportOptions(Map<String, Double> values) {

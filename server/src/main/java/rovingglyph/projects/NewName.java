@@ -1,6 +1,6 @@
 package rovingglyph.projects;
 
-import rovingglyph.document.Fields;
+import rovingglyph.schema.Fields;
 import rovingglyph.server.JsonBody;
 import rovingglyph.server.RefusedException;
 

@@ -12,8 +12,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
-import rovingglyph.document.DocumentException;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.schema.DocumentException;
 import rovingglyph.server.RefusedException;
 
 /** Scenes: the present document with its revision number, and all revisions behind it. */

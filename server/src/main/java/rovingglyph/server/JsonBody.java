@@ -5,10 +5,10 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import rovingglyph.document.DocumentException;
-import rovingglyph.document.Fields;
-import rovingglyph.document.JsonText;
-import rovingglyph.document.Problem;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Fields;
+import rovingglyph.schema.JsonText;
+import rovingglyph.schema.Problem;
 
 /**
  * The JSON body of a request: the only way by which a controller takes one, so that whatever a

@@ -21,7 +21,7 @@ import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
-import rovingglyph.document.DocumentException;
+import rovingglyph.schema.DocumentException;
 
 /** Every failure as RFC 9457 problem details. */
 @RestControllerAdvice

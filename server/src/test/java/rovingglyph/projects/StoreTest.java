@@ -11,7 +11,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
-import rovingglyph.document.DocumentException;
+import rovingglyph.schema.DocumentException;
 import rovingglyph.server.RefusedException;
 import rovingglyph.server.TestServer;
 

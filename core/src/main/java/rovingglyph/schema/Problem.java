@@ -1,4 +1,4 @@
-package rovingglyph.document;
+package rovingglyph.schema;
 
 /**
  * What is wrong in a document.

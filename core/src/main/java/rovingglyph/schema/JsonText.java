@@ -1,4 +1,4 @@
-package rovingglyph.document;
+package rovingglyph.schema;
 
 import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
@@ -40,7 +40,7 @@ public final class JsonText {
   }
 
   /** Reads a text and adds every problem found; null if it is no JSON or too long. */
-  static JsonValue read(String text, int longest, List<Problem> problems) {
+  public static JsonValue read(String text, int longest, List<Problem> problems) {
     if (text.length() > longest) {
       problems.add(
           new Problem("$", "the text has " + text.length() + " characters", "at most " + longest));

@@ -1,4 +1,4 @@
-package rovingglyph.document;
+package rovingglyph.schema;
 
 import com.eclipsesource.json.Json;
 import java.util.List;
@@ -8,12 +8,12 @@ import rovingglyph.geometry.Point;
 import rovingglyph.scene.UnknownFields;
 
 /** Writes one JSON object as text, in document order. */
-final class Writer {
+public final class Writer {
   private final StringBuilder out = new StringBuilder("{");
 
   private Writer() {}
 
-  static Writer object() {
+  public static Writer object() {
     return new Writer();
   }
 
@@ -24,65 +24,65 @@ final class Writer {
     return out.append(Json.value(name)).append(':');
   }
 
-  Writer add(String name, String value) {
+  public Writer add(String name, String value) {
     name(name).append(Json.value(value));
     return this;
   }
 
-  Writer add(String name, double value) {
+  public Writer add(String name, double value) {
     name(name).append(number(value));
     return this;
   }
 
-  Writer add(String name, boolean value) {
+  public Writer add(String name, boolean value) {
     name(name).append(value);
     return this;
   }
 
   /** Only what is true is written. */
-  Writer flag(String name, boolean value) {
+  public Writer flag(String name, boolean value) {
     return value ? add(name, true) : this;
   }
 
   /** A choice, unless it is the usual one. */
-  Writer differing(String name, Enum<?> value, Enum<?> usual) {
+  public Writer differing(String name, Enum<?> value, Enum<?> usual) {
     return value == usual ? this : add(name, Spelling.of(value));
   }
 
   /** A number, unless it is the usual one. */
-  Writer differing(String name, double value, double usual) {
+  public Writer differing(String name, double value, double usual) {
     return value == usual ? this : add(name, value);
   }
 
   /** A value that is JSON text already. */
-  Writer json(String name, String text) {
+  public Writer json(String name, String text) {
     name(name).append(text);
     return this;
   }
 
   /** Null is written as null. */
-  Writer colour(String name, Integer rgb) {
+  public Writer colour(String name, Integer rgb) {
     return rgb == null ? json(name, "null") : add(name, colour(rgb));
   }
 
-  static String colour(int rgb) {
+  public static String colour(int rgb) {
     String hex = Integer.toHexString(rgb | 0x1000000).substring(1);
     return "#" + hex.toUpperCase();
   }
 
-  Writer point(String name, Point p) {
+  public Writer point(String name, Point p) {
     return json(name, pair(p));
   }
 
-  static String pair(Point p) {
+  public static String pair(Point p) {
     return "[" + number(p.x()) + "," + number(p.y()) + "]";
   }
 
-  <T> Writer list(String name, List<T> values, Function<T, String> write) {
+  public <T> Writer list(String name, List<T> values, Function<T, String> write) {
     return json(name, list(values, write));
   }
 
-  static <T> String list(List<T> values, Function<T, String> write) {
+  public static <T> String list(List<T> values, Function<T, String> write) {
     StringBuilder all = new StringBuilder("[");
     for (T v : values) {
       all.append(all.length() > 1 ? "," : "").append(write.apply(v));
@@ -90,11 +90,11 @@ final class Writer {
     return all.append(']').toString();
   }
 
-  Writer texts(String name, List<String> values) {
+  public Writer texts(String name, List<String> values) {
     return list(name, values, v -> Json.value(v).toString());
   }
 
-  Writer rest(UnknownFields extras) {
+  public Writer rest(UnknownFields extras) {
     extras.fields().forEach((name, value) -> json(name, value.toString()));
     return this;
   }
@@ -103,7 +103,7 @@ final class Writer {
    * The shortest text that is read as the same number; whole numbers without a fraction, so that a
    * document reads the same wherever it was written.
    */
-  static String number(double value) {
+  public static String number(double value) {
     boolean moderate = Math.abs(value) < 1e9;
     if (value == Math.rint(value) && Math.abs(value) < 1e15) {
       return moderate ? Integer.toString((int) value) : Long.toString((long) value);
@@ -115,7 +115,7 @@ final class Writer {
     return Json.value(value).toString();
   }
 
-  String text() {
+  public String text() {
     return out.append('}').toString();
   }
 }

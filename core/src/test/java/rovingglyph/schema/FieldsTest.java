@@ -1,4 +1,4 @@
-package rovingglyph.document;
+package rovingglyph.schema;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -10,7 +10,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.geometry.Point;
-import rovingglyph.scene.Easing;
 import rovingglyph.scene.Landing;
 
 /** Single fields: what is missing gives the default, what is wrong gives it too and is told. */
@@ -87,22 +86,6 @@ class FieldsTest {
     fields("{\"a\":\"OUT_BEFORE\"}").choice("a", Landing.Kind.values(), null);
     assertThat(problems.get(0).allowed())
         .isEqualTo("out-before, out-after, at-rest, centred, whole-laps");
-  }
-
-  @ParameterizedTest
-  @ValueSource(
-      strings = {"\"slow\"", "[0.1,0,0.5]", "[1.1,0,0,1]", "[0,0,-0.1,1]", "[0,\"a\",0,1]", "5"})
-  void easingsOfTheWrongFormAreTold(String value) {
-    assertThat(EasingCodec.read(fields("{\"easing\":" + value + "}"))).isEqualTo(Easing.LINEAR);
-    assertThat(problems).isNotEmpty();
-    assertThat(problems.get(0).path()).startsWith("$.easing");
-  }
-
-  @Test
-  void anOwnCurveMayGoBeyondItsEnds() {
-    assertThat(EasingCodec.read(fields("{\"easing\":[0.3,-2,0.7,3]}")))
-        .isEqualTo(Easing.own(0.3, -2, 0.7, 3));
-    assertThat(problems).isEmpty();
   }
 
   @Test

@@ -1,4 +1,4 @@
-package rovingglyph.document;
+package rovingglyph.schema;
 
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
@@ -29,18 +29,18 @@ public final class Fields {
     return new Fields(value, "$", new ArrayList<>());
   }
 
-  Fields(JsonValue value, String path, List<Problem> problems) {
+  public Fields(JsonValue value, String path, List<Problem> problems) {
     this.path = path;
     this.problems = problems;
     if (value.isObject()) {
       object = value.asObject();
     } else {
       object = new JsonObject();
-      problem(null, "is not an object", "{ ... }");
+      problem(null, "is not an object: " + shown(value), "{ ... }");
     }
   }
 
-  String path(String name) {
+  public String path(String name) {
     return name == null ? path : path + "." + name;
   }
 
@@ -54,6 +54,11 @@ public final class Fields {
     return v == null || v.isNull() ? null : v;
   }
 
+  /** Whether a field is there and not null. */
+  public boolean has(String name) {
+    return get(name) != null;
+  }
+
   public double number(String name, double least, double greatest, double missing) {
     JsonValue v = get(name);
     return v == null ? missing : number(v, name, least, greatest, missing);
@@ -61,7 +66,7 @@ public final class Fields {
 
   private double number(JsonValue v, String name, double least, double greatest, double missing) {
     if (!v.isNumber()) {
-      problem(name, "is not a number", range(least, greatest));
+      problem(name, "is not a number: " + shown(v), range(least, greatest));
       return missing;
     }
     double d = Decimal.parse(v.toString());
@@ -72,14 +77,15 @@ public final class Fields {
     return d;
   }
 
-  private static String range(double least, double greatest) {
+  /** A range as problems and descriptions tell it. */
+  static String range(double least, double greatest) {
     return Decimal.text(least, 3) + " to " + Decimal.text(greatest, 3);
   }
 
   public int integer(String name, int least, int greatest, int missing) {
     double d = number(name, least, greatest, missing);
     if (d != Math.rint(d)) {
-      problem(name, "is not a whole number", least + " to " + greatest);
+      problem(name, "is not a whole number: " + Decimal.text(d, 3), least + " to " + greatest);
       return missing;
     }
     return (int) d;
@@ -91,7 +97,7 @@ public final class Fields {
       return missing;
     }
     if (!v.isBoolean()) {
-      problem(name, "is neither true nor false", "true, false");
+      problem(name, "is neither true nor false: " + shown(v), "true, false");
       return missing;
     }
     return v.asBoolean();
@@ -103,7 +109,7 @@ public final class Fields {
       return missing;
     }
     if (!v.isString()) {
-      problem(name, "is not a text", "");
+      problem(name, "is not a text: " + shown(v), "at most " + longest + " characters");
       return missing;
     }
     String s = v.asString();
@@ -118,7 +124,7 @@ public final class Fields {
     return s;
   }
 
-  String id(String name) {
+  public String id(String name) {
     String s = text(name, 80, "");
     if (s.isEmpty()) {
       problem(name, "is missing or empty", "1 to 80 characters");
@@ -127,13 +133,13 @@ public final class Fields {
   }
 
   /** A colour written #RRGGBB as 0xRRGGBB; null where it is missing and {@code missing} is null. */
-  Integer colour(String name, Integer missing) {
+  public Integer colour(String name, Integer missing) {
     String s = text(name, 80, null);
     if (s == null) {
       return missing;
     }
     if (s.length() != 7 || s.charAt(0) != '#' || !isHex(s)) {
-      problem(name, "is not a colour", "#RRGGBB");
+      problem(name, "is not a colour: " + shown(get(name)), "#RRGGBB");
       return missing;
     }
     return Integer.parseInt(s.substring(1), 16);
@@ -158,24 +164,27 @@ public final class Fields {
     if (found != null) {
       return found;
     }
-    problem(name, "is an unknown choice", Spelling.all(values));
+    problem(name, "is an unknown choice: " + shown(get(name)), Spelling.all(values));
     return missing;
   }
 
   /** A pair [x, y], each within +-limit. */
-  Point point(String name, double limit, Point missing) {
+  public Point point(String name, double limit, Point missing) {
     double[] pair = numbers(name, 2, -limit, limit);
     return pair == null ? missing : new Point(pair[0], pair[1]);
   }
 
   /** An array of {@code count} numbers; null where missing or wrong. */
-  double[] numbers(String name, int count, double least, double greatest) {
+  public double[] numbers(String name, int count, double least, double greatest) {
     JsonValue v = get(name);
     if (v == null) {
       return null;
     }
     if (!v.isArray() || v.asArray().size() != count) {
-      problem(name, "is not a list of " + count + " numbers", "");
+      problem(
+          name,
+          "is not a list of " + count + " numbers: " + shown(v),
+          "each " + range(least, greatest));
       return null;
     }
     double[] out = new double[count];
@@ -190,25 +199,43 @@ public final class Fields {
   }
 
   /** An array of at most {@code most} pairs of numbers, one after another; empty where wrong. */
-  double[] pairs(String name, int most, double least, double greatest) {
+  public double[] pairs(String name, int most, double least, double greatest) {
     JsonValue v = get(name);
     if (v == null) {
       return new double[0];
     }
     if (!v.isArray() || v.asArray().size() > most) {
-      problem(name, "is not a list of at most " + most + " pairs", "[[x, y], ...]");
+      problem(name, "is not a list of at most " + most + " pairs: " + shown(v), "[[x, y], ...]");
       return new double[0];
     }
     double[] out = new double[2 * v.asArray().size()];
     for (int i = 0; i < out.length / 2; i++) {
-      JsonObject wrapped = new JsonObject().add(name + "[" + i + "]", v.asArray().get(i));
-      Fields one = new Fields(wrapped, path, problems);
-      double[] pair = one.numbers(name + "[" + i + "]", 2, least, greatest);
+      double[] pair = pair(v.asArray().get(i), least, greatest);
       if (pair == null) {
+        problem(
+            name + "[" + i + "]",
+            "is not a pair of numbers in range: " + shown(v.asArray().get(i)),
+            "each " + range(least, greatest));
         return new double[0];
       }
       out[2 * i] = pair[0];
       out[2 * i + 1] = pair[1];
+    }
+    return out;
+  }
+
+  /** Null where it is none. */
+  private static double[] pair(JsonValue v, double least, double greatest) {
+    if (!v.isArray() || v.asArray().size() != 2) {
+      return null;
+    }
+    double[] out = new double[2];
+    for (int i = 0; i < 2; i++) {
+      JsonValue entry = v.asArray().get(i);
+      out[i] = entry.isNumber() ? Decimal.parse(entry.toString()) : Double.NaN;
+      if (!(out[i] >= least && out[i] <= greatest)) {
+        return null;
+      }
     }
     return out;
   }
@@ -220,7 +247,7 @@ public final class Fields {
       return out;
     }
     if (!v.isArray()) {
-      problem(name, "is not a list", "[ ... ]");
+      problem(name, "is not a list: " + shown(v), "at most " + most + " entries");
       return out;
     }
     JsonArray array = v.asArray();
@@ -237,21 +264,21 @@ public final class Fields {
     return List.copyOf(out);
   }
 
-  List<String> texts(String name, int most) {
+  public List<String> texts(String name, int most) {
     JsonValue v = get(name);
     List<String> out = new ArrayList<>();
     if (v == null) {
       return out;
     }
     if (!v.isArray() || v.asArray().size() > most) {
-      problem(name, "is not a list of at most " + most + " texts", "[ ... ]");
+      problem(name, "is not a list of at most " + most + " texts: " + shown(v), "[ ... ]");
       return out;
     }
     for (JsonValue entry : v.asArray()) {
       if (entry.isString()) {
         out.add(entry.asString());
       } else {
-        problem(name, "holds something that is not a text", "");
+        problem(name, "holds something that is not a text: " + shown(entry), "texts");
       }
     }
     return out;
@@ -266,7 +293,7 @@ public final class Fields {
     return object.names();
   }
 
-  List<Problem> problems() {
+  public List<Problem> problems() {
     return problems;
   }
 
@@ -282,7 +309,7 @@ public final class Fields {
   }
 
   /** The fields nobody has asked for. */
-  UnknownFields rest() {
+  public UnknownFields rest() {
     Map<String, JsonValue> out = new LinkedHashMap<>();
     for (JsonObject.Member m : object) {
       if (!known.contains(m.getName())) {
@@ -292,7 +319,13 @@ public final class Fields {
     return out.isEmpty() ? UnknownFields.NONE : new UnknownFields(out);
   }
 
-  private static String shown(JsonValue v) {
+  /** A whole number with its thousands set apart. */
+  static String grouped(int n) {
+    return n < 1000 ? "" + n : grouped(n / 1000) + "," + ("" + (1000 + n % 1000)).substring(1);
+  }
+
+  /** The beginning of a value, as problems tell it. */
+  static String shown(JsonValue v) {
     String s = v.toString();
     return s.length() > 24 ? s.substring(0, 24) + "..." : s;
   }

@@ -1,4 +1,4 @@
-package rovingglyph.document;
+package rovingglyph.schema;
 
 import java.util.List;
 import java.util.stream.Collectors;

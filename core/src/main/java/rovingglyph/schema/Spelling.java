@@ -1,4 +1,4 @@
-package rovingglyph.document;
+package rovingglyph.schema;
 
 /** How choices are written in documents and edits. */
 public final class Spelling {

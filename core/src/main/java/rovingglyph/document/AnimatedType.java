@@ -1,0 +1,149 @@
+package rovingglyph.document;
+
+import static rovingglyph.schema.Field.field;
+
+import com.eclipsesource.json.JsonArray;
+import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.BiFunction;
+import java.util.function.ToDoubleFunction;
+import rovingglyph.scene.AnimatedValue;
+import rovingglyph.scene.Channel;
+import rovingglyph.schema.Field;
+import rovingglyph.schema.FieldType;
+import rovingglyph.schema.Fields;
+import rovingglyph.schema.Lists;
+import rovingglyph.schema.ObjectType;
+import rovingglyph.schema.Types;
+import rovingglyph.schema.Values;
+
+/** A value that can move: a number or colour while it is still, else an object. */
+final class AnimatedType implements FieldType<AnimatedValue> {
+  private final Channel channel;
+
+  private AnimatedType(Channel channel) {
+    this.channel = channel;
+  }
+
+  static FieldType<AnimatedValue> of(Channel channel) {
+    return new AnimatedType(channel);
+  }
+
+  /** The fields of some values of an object, each called as its channel is. */
+  static <T> List<Field<T, AnimatedValue>> fields(
+      Collection<Channel> channels,
+      BiFunction<T, Channel, AnimatedValue> of,
+      ToDoubleFunction<Channel> missing) {
+    List<Field<T, AnimatedValue>> out = new ArrayList<>();
+    for (Channel c : channels) {
+      out.add(
+          field(c.field(), of(c), (T t) -> of.apply(t, c))
+              .missing(new AnimatedValue(missing.applyAsDouble(c))));
+    }
+    return out;
+  }
+
+  /** What was read of them. */
+  static void collect(
+      Values v, List<? extends Field<?, AnimatedValue>> fields, Map<Channel, AnimatedValue> into) {
+    fields.forEach(f -> into.put(((AnimatedType) f.type()).channel, v.get(f)));
+  }
+
+  static Map<Channel, AnimatedValue> collected(
+      Values v, List<? extends Field<?, AnimatedValue>> fields) {
+    Map<Channel, AnimatedValue> out = new LinkedHashMap<>();
+    collect(v, fields, out);
+    return out;
+  }
+
+  /** Of a value while it is still; colours are numbers in records. */
+  static FieldType<Double> still(Channel c) {
+    return c.kind() == Channel.Kind.COLOUR ? COLOUR : Types.number(c.min(), c.max(), c.unit());
+  }
+
+  private static final FieldType<Double> COLOUR =
+      new FieldType<>() {
+        private static final FieldType<Integer> RGB = Types.colour();
+
+        @Override
+        public Double read(Fields f, String name, Double missing) {
+          return (double) RGB.read(f, name, missing.intValue());
+        }
+
+        @Override
+        public String write(Double value) {
+          return RGB.write(value.intValue());
+        }
+
+        @Override
+        public String typescript() {
+          return RGB.typescript();
+        }
+
+        @Override
+        public JsonObject jsonSchema() {
+          return RGB.jsonSchema();
+        }
+
+        @Override
+        public String words() {
+          return RGB.words();
+        }
+      };
+
+  /** The name of the object. */
+  static String name(Channel c) {
+    return c.kind() == Channel.Kind.COLOUR ? "MovingColour" : "Motion";
+  }
+
+  @Override
+  public AnimatedValue read(Fields f, String name, AnimatedValue missing) {
+    JsonValue v = f.get(name);
+    if (v == null) {
+      return missing;
+    }
+    return v.isObject()
+        ? AnimatedValueCodec.of(channel, missing.base()).read(f.object(name))
+        : new AnimatedValue(still(channel).read(f, name, missing.base()));
+  }
+
+  @Override
+  public String write(AnimatedValue m) {
+    boolean plain = !m.keyed() && !m.moves() && m.stagger() == null;
+    return plain && m.extras().fields().isEmpty()
+        ? still(channel).write(m.base())
+        : AnimatedValueCodec.of(channel, 0).write(m);
+  }
+
+  @Override
+  public String typescript() {
+    return channel.kind() == Channel.Kind.COLOUR ? "MovableColour" : "Movable";
+  }
+
+  @Override
+  public JsonObject jsonSchema() {
+    return new JsonObject()
+        .add(
+            "anyOf",
+            new JsonArray()
+                .add(still(channel).jsonSchema())
+                .add(Lists.reference(objects().get(0))));
+  }
+
+  @Override
+  public String words() {
+    return "**movable**, " + still(channel).words();
+  }
+
+  /** The object for values of this sort, whatever their range. */
+  @Override
+  public List<ObjectType<?>> objects() {
+    Channel any = channel.kind() == Channel.Kind.COLOUR ? Channel.FILL : Channel.axis("any ");
+    return List.of(AnimatedValueCodec.of(any, 0));
+  }
+}

@@ -1,0 +1,46 @@
+package rovingglyph.document;
+
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonObject;
+import rovingglyph.scene.FrameRate;
+import rovingglyph.schema.FieldType;
+import rovingglyph.schema.Fields;
+
+/** A frame rate as a text: a number, or a fraction of two. */
+final class RateType implements FieldType<FrameRate> {
+  private static final int LONGEST = 20;
+
+  @Override
+  public FrameRate read(Fields f, String name, FrameRate missing) {
+    String text = f.text(name, LONGEST, null);
+    FrameRate rate = text == null ? missing : FrameRate.parse(text);
+    if (rate == null) {
+      f.problem(name, "is not a frame rate", "1 to 120 as text, such as 25 or 30000/1001");
+      return missing;
+    }
+    return rate;
+  }
+
+  @Override
+  public String write(FrameRate rate) {
+    return Json.value(rate.text()).toString();
+  }
+
+  @Override
+  public String typescript() {
+    return "string";
+  }
+
+  @Override
+  public JsonObject jsonSchema() {
+    return new JsonObject()
+        .add("type", "string")
+        .add("maxLength", LONGEST)
+        .add("pattern", "^[0-9]+(\\.[0-9]+)?(/[0-9]+)?$");
+  }
+
+  @Override
+  public String words() {
+    return "1 to 120 as a text, such as `\"25\"` or `\"30000/1001\"`";
+  }
+}

@@ -1,0 +1,43 @@
+package rovingglyph.document;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import rovingglyph.scene.Clip;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Scene;
+import rovingglyph.schema.Fields;
+
+/** Ids of a document: each there once, and what one names is there. */
+final class SceneChecks {
+  private SceneChecks() {}
+
+  static void references(Scene scene, List<ItemList.Entry> entries, Fields f) {
+    Set<String> ids = new LinkedHashSet<>();
+    for (int i = 0; i < scene.paths().size(); i++) {
+      unique(ids, scene.paths().get(i).id(), "paths[" + i + "].id", f);
+    }
+    for (ItemList.Entry e : entries) {
+      unique(ids, e.item().id(), e.place() + ".id", f);
+      if (e.item() instanceof Lettering l && scene.path(l.path()) == null) {
+        f.problem(e.place() + ".path", "no path has the id \"" + l.path() + "\"", "");
+      }
+      Clip clip = e.item().properties().clip();
+      if (clip != null && scene.path(clip.path()) == null) {
+        f.problem(e.place() + ".clip.path", "no path has the id \"" + clip.path() + "\"", "");
+      }
+    }
+    for (int i = 0; i < scene.templates().size(); i++) {
+      unique(ids, scene.templates().get(i).id(), "templates[" + i + "].id", f);
+    }
+    for (int i = 0; i < scene.cues().size(); i++) {
+      unique(ids, scene.cues().get(i).id(), "cues[" + i + "].id", f);
+    }
+  }
+
+  private static void unique(Set<String> ids, String id, String field, Fields f) {
+    if (!ids.add(id)) {
+      f.problem(field, "\"" + id + "\" is used twice", "an id of its own");
+    }
+  }
+}

@@ -1,0 +1,110 @@
+package rovingglyph.schema;
+
+import java.util.Objects;
+import java.util.function.Function;
+
+/**
+ * One field of an object that is made from or written as JSON.
+ *
+ * @param <T> what the object is as a record
+ * @param <V> what the field holds
+ */
+public final class Field<T, V> {
+  /** When a field is written. */
+  public enum Presence {
+    /** It has to be there, and always is. */
+    REQUIRED,
+    /** It may be left out, but is always written. */
+    WRITTEN,
+    /** It is written only where it differs from its default. */
+    DIFFERING
+  }
+
+  private final String name;
+  private final FieldType<V> type;
+  private final Function<? super T, V> of;
+  private final V missing;
+  private final Presence presence;
+  private final String about;
+
+  private Field(
+      String name,
+      FieldType<V> type,
+      Function<? super T, V> of,
+      V missing,
+      Presence presence,
+      String about) {
+    this.name = name;
+    this.type = type;
+    this.of = of;
+    this.missing = missing;
+    this.presence = presence;
+    this.about = about;
+  }
+
+  /** A field that has to be there, unless one of the next methods says otherwise. */
+  public static <T, V> Field<T, V> field(String name, FieldType<V> type, Function<T, V> of) {
+    return new Field<>(name, type, of, null, Presence.REQUIRED, "");
+  }
+
+  /** It has to be there; where it is not, its own check says so of this value. */
+  public Field<T, V> required(V stand) {
+    return new Field<>(name, type, of, stand, Presence.REQUIRED, about);
+  }
+
+  /** Always written; with a value where it is left out. */
+  public Field<T, V> missing(V value) {
+    return new Field<>(name, type, of, value, Presence.WRITTEN, about);
+  }
+
+  /** Written where it differs from what it is when it is left out. */
+  public Field<T, V> usual(V value) {
+    return new Field<>(name, type, of, value, Presence.DIFFERING, about);
+  }
+
+  /** Nothing where it is left out. */
+  public Field<T, V> optional() {
+    return usual(null);
+  }
+
+  /**
+   * With what docs/scene-format.md says of it.
+   *
+   * @param text Markdown, without a full stop
+   */
+  public Field<T, V> about(String text) {
+    return new Field<>(name, type, of, missing, presence, text);
+  }
+
+  public String name() {
+    return name;
+  }
+
+  public FieldType<V> type() {
+    return type;
+  }
+
+  /** What it is where it is left out; may be null. */
+  public V missing() {
+    return missing;
+  }
+
+  public Presence presence() {
+    return presence;
+  }
+
+  public String about() {
+    return about;
+  }
+
+  V read(Fields f) {
+    return type.read(f, name, missing);
+  }
+
+  void write(Writer w, T value) {
+    V v = of.apply(value);
+    if (presence != Presence.DIFFERING || !Objects.equals(v, missing)) {
+      w.json(name, v == null ? "null" : type.write(v));
+    }
+  }
+}

@@ -1,0 +1,158 @@
+package rovingglyph.schema;
+
+import com.eclipsesource.json.JsonObject;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/** The types of fields that hold objects or further fields. */
+public final class Lists {
+  private static final String REFERENCE = "#/$defs/";
+
+  private Lists() {}
+
+  /** How the JSON Schema points to a kind of object. */
+  public static JsonObject reference(ObjectType<?> type) {
+    return new JsonObject().add("$ref", REFERENCE + type.name());
+  }
+
+  /** One object. */
+  public static <V> FieldType<V> object(ObjectType<V> of) {
+    return new FieldType<>() {
+      @Override
+      public V read(Fields f, String name, V missing) {
+        return f.get(name) == null ? missing : of.read(f.object(name));
+      }
+
+      @Override
+      public String write(V value) {
+        return of.write(value);
+      }
+
+      @Override
+      public String typescript() {
+        return of.name();
+      }
+
+      @Override
+      public JsonObject jsonSchema() {
+        return reference(of);
+      }
+
+      @Override
+      public String words() {
+        return "`{ ... }`";
+      }
+
+      @Override
+      public List<ObjectType<?>> objects() {
+        return List.of(of);
+      }
+    };
+  }
+
+  /** A list of objects. */
+  public static <V> FieldType<List<V>> list(ObjectType<V> of, int most) {
+    return new FieldType<>() {
+      @Override
+      public List<V> read(Fields f, String name, List<V> missing) {
+        return f.get(name) == null ? missing : f.list(name, most, of::read);
+      }
+
+      @Override
+      public String write(List<V> values) {
+        return Writer.list(values, of::write);
+      }
+
+      @Override
+      public String typescript() {
+        return of.name() + "[]";
+      }
+
+      @Override
+      public JsonObject jsonSchema() {
+        return new JsonObject()
+            .add("type", "array")
+            .add("items", reference(of))
+            .add("maxItems", most);
+      }
+
+      @Override
+      public String words() {
+        return "list, at most " + Fields.grouped(most);
+      }
+
+      @Override
+      public List<ObjectType<?>> objects() {
+        return List.of(of);
+      }
+    };
+  }
+
+  /**
+   * Values by OpenType tag.
+   *
+   * @param noun what a tag names, such as "axis"
+   * @param example of a tag
+   * @param missing a value that is wrong
+   */
+  public static <V> FieldType<Map<String, V>> byTag(
+      FieldType<V> of, V missing, String noun, String example, int most) {
+    return new FieldType<>() {
+      @Override
+      public Map<String, V> read(Fields f, String name, Map<String, V> without) {
+        Map<String, V> out = new TreeMap<>();
+        Fields inner = f.object(name);
+        if (inner.names().size() > most) {
+          inner.problem(null, "has " + inner.names().size() + " entries", "at most " + most);
+          return out;
+        }
+        for (String tag : inner.names()) {
+          if (isTag(tag)) {
+            out.put(tag, of.read(inner, tag, missing));
+          } else {
+            String allowed = "four characters, such as " + example;
+            inner.problem(tag, "is not the tag of " + noun, allowed);
+          }
+        }
+        return out;
+      }
+
+      @Override
+      public String write(Map<String, V> values) {
+        Writer w = Writer.object();
+        values.forEach((tag, v) -> w.json(tag, of.write(v)));
+        return w.text();
+      }
+
+      @Override
+      public String typescript() {
+        return "Record<string, " + of.typescript() + ">";
+      }
+
+      @Override
+      public JsonObject jsonSchema() {
+        return new JsonObject()
+            .add("type", "object")
+            .add("propertyNames", new JsonObject().add("pattern", "^[ -~]{4}$"))
+            .add("additionalProperties", of.jsonSchema())
+            .add("maxProperties", most);
+      }
+
+      @Override
+      public String words() {
+        return of.words() + " by OpenType tag";
+      }
+
+      @Override
+      public List<ObjectType<?>> objects() {
+        return of.objects();
+      }
+    };
+  }
+
+  /** An OpenType tag: four printable ASCII characters. */
+  public static boolean isTag(String tag) {
+    return tag.length() == 4 && tag.chars().allMatch(c -> c >= ' ' && c <= '~');
+  }
+}

@@ -1,0 +1,247 @@
+package rovingglyph.schema;
+
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonArray;
+import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import rovingglyph.geometry.Decimal;
+import rovingglyph.geometry.Point;
+
+/** The plain types of fields; {@link Lists} has those that hold others. */
+public final class Types {
+  /** The longest id, in characters. */
+  public static final int LONGEST_ID = 80;
+
+  private Types() {}
+
+  private interface Reader<V> {
+    V read(Fields f, String name, V missing);
+  }
+
+  private record Plain<V>(
+      Reader<V> reader,
+      Function<V, String> writer,
+      String typescript,
+      JsonObject jsonSchema,
+      String words)
+      implements FieldType<V> {
+    @Override
+    public V read(Fields f, String name, V missing) {
+      return f.get(name) == null ? missing : reader.read(f, name, missing);
+    }
+
+    @Override
+    public String write(V value) {
+      return writer.apply(value);
+    }
+  }
+
+  /** A number in a range, both ends in it. */
+  public static FieldType<Double> number(double least, double greatest, String unit) {
+    return new Plain<>(
+        (f, name, missing) -> number(f, name, least, greatest, missing),
+        Writer::number,
+        "number",
+        range("number", least, greatest),
+        Fields.range(least, greatest) + after(unit));
+  }
+
+  private static Double number(
+      Fields f, String name, double least, double greatest, Double missing) {
+    double d = f.number(name, least, greatest, Double.NaN);
+    return Double.isNaN(d) ? missing : (Double) d;
+  }
+
+  /** A unit as it stands after a number: degrees close to it, others with a space. */
+  private static String after(String unit) {
+    return unit.isEmpty() || unit.equals("\u00b0") ? unit : " " + unit;
+  }
+
+  private static JsonObject range(String type, double least, double greatest) {
+    return new JsonObject()
+        .add("type", type)
+        .add("minimum", Json.parse(Writer.number(least)))
+        .add("maximum", Json.parse(Writer.number(greatest)));
+  }
+
+  /** A whole number in a range, both ends in it. */
+  public static FieldType<Integer> integer(int least, int greatest) {
+    return integer(least, greatest, "");
+  }
+
+  public static FieldType<Integer> integer(int least, int greatest, String unit) {
+    return new Plain<>(
+        (f, name, missing) -> {
+          int before = f.problems().size();
+          int n = f.integer(name, least, greatest, least);
+          return f.problems().size() > before ? missing : (Integer) n;
+        },
+        n -> Writer.number(n),
+        "number",
+        range("integer", least, greatest),
+        least + " to " + greatest + after(unit) + ", whole");
+  }
+
+  /** True or false. */
+  public static FieldType<Boolean> flag() {
+    return new Plain<>(
+        Fields::flag,
+        b -> Boolean.toString(b),
+        "boolean",
+        new JsonObject().add("type", "boolean"),
+        "`true` or `false`");
+  }
+
+  /** A text, in UTF-16 units. */
+  public static FieldType<String> text(int longest) {
+    return new Plain<>(
+        (f, name, missing) -> f.text(name, longest, missing),
+        Types::quoted,
+        "string",
+        new JsonObject().add("type", "string").add("maxLength", longest),
+        "up to " + Fields.grouped(longest) + " characters");
+  }
+
+  private static String quoted(String s) {
+    return Json.value(s).toString();
+  }
+
+  /** The id of the object itself or of another; it has to be there. */
+  public static FieldType<String> id() {
+    return new FieldType<>() {
+      @Override
+      public String read(Fields f, String name, String missing) {
+        return missing != null && f.get(name) == null ? missing : f.id(name);
+      }
+
+      @Override
+      public String write(String value) {
+        return quoted(value);
+      }
+
+      @Override
+      public String typescript() {
+        return "string";
+      }
+
+      @Override
+      public JsonObject jsonSchema() {
+        return new JsonObject()
+            .add("type", "string")
+            .add("minLength", 1)
+            .add("maxLength", LONGEST_ID);
+      }
+
+      @Override
+      public String words() {
+        return "1 to " + LONGEST_ID + " characters";
+      }
+    };
+  }
+
+  /** A colour as 0xRRGGBB. */
+  public static FieldType<Integer> colour() {
+    return new Plain<>(
+        Fields::colour,
+        c -> quoted(Writer.colour(c)),
+        "string",
+        new JsonObject().add("type", "string").add("pattern", "^#[0-9A-Fa-f]{6}$"),
+        "a colour");
+  }
+
+  /** One of some words. */
+  public static <E extends Enum<E>> FieldType<E> choice(E[] values) {
+    List<String> words = new ArrayList<>();
+    for (E e : values) {
+      words.add(Spelling.of(e));
+    }
+    JsonArray all = new JsonArray();
+    words.forEach(all::add);
+    return new Plain<>(
+        (f, name, missing) -> f.choice(name, values, missing),
+        e -> quoted(Spelling.of(e)),
+        String.join(" | ", words.stream().map(w -> "'" + w + "'").toList()),
+        new JsonObject().add("enum", all),
+        String.join(", ", words.stream().map(w -> "`\"" + w + "\"`").toList()));
+  }
+
+  /** A pair of coordinates, each within the limit of 0. */
+  public static FieldType<Point> pair(double limit) {
+    return new Plain<>(
+        (f, name, missing) -> f.point(name, limit, missing),
+        Writer::pair,
+        "[number, number]",
+        numbers(2, 2, -limit, limit),
+        "`[x, y]`, each within \u00b1" + Decimal.text(limit, 0));
+  }
+
+  private static JsonObject numbers(int fewest, int most, double least, double greatest) {
+    return new JsonObject()
+        .add("type", "array")
+        .add("items", range("number", least, greatest))
+        .add("minItems", fewest)
+        .add("maxItems", most);
+  }
+
+  /** A list of numbers, each in a range. */
+  public static FieldType<List<Double>> numbers(int most, double least, double greatest) {
+    return new Plain<>(
+        (f, name, missing) -> {
+          JsonValue v = f.get(name);
+          int n = v.isArray() ? Math.min(v.asArray().size(), most + 1) : 0;
+          if (!v.isArray() || n > most) {
+            f.problem(
+                name,
+                "is not a list of at most " + most + " numbers: " + Fields.shown(v),
+                "each " + Fields.range(least, greatest));
+            return missing;
+          }
+          double[] read = f.numbers(name, n, least, greatest);
+          List<Double> out = new ArrayList<>();
+          for (int i = 0; read != null && i < n; i++) {
+            out.add(read[i]);
+          }
+          return List.copyOf(out);
+        },
+        all -> Writer.list(all, Writer::number),
+        "number[]",
+        numbers(0, most, least, greatest),
+        "up to " + most + " numbers of " + Fields.range(least, greatest));
+  }
+
+  /** A list of pairs of numbers. */
+  public static FieldType<List<Point>> pairs(int most, double least, double greatest) {
+    return new Plain<>(
+        (f, name, missing) -> {
+          double[] flat = f.pairs(name, most, least, greatest);
+          Point[] points = new Point[flat.length / 2];
+          for (int i = 0; i < points.length; i++) {
+            points[i] = new Point(flat[2 * i], flat[2 * i + 1]);
+          }
+          return List.of(points);
+        },
+        all -> Writer.list(all, Writer::pair),
+        "[number, number][]",
+        new JsonObject()
+            .add("type", "array")
+            .add("items", numbers(2, 2, least, greatest))
+            .add("maxItems", most),
+        "up to " + most + " pairs `[x, y]`");
+  }
+
+  /** Ids of other objects. */
+  public static FieldType<List<String>> ids(int most) {
+    return new Plain<>(
+        (f, name, missing) -> List.copyOf(f.texts(name, most)),
+        all -> Writer.list(all, Types::quoted),
+        "string[]",
+        new JsonObject()
+            .add("type", "array")
+            .add("items", new JsonObject().add("type", "string"))
+            .add("maxItems", most),
+        "up to " + Fields.grouped(most) + " ids");
+  }
+}

@@ -7,4 +7,4 @@ if ! cmp -s package-lock.json node_modules/.installed-lock; then
   cp package-lock.json node_modules/.installed-lock
 fi
 mkdir -p src/core/generated
-cp ../core-js/target/js/core.js ../core-js/target/js/frame.ts src/core/generated/
+cp ../core-js/target/js/core.js ../core-js/target/js/*.ts src/core/generated/

@@ -1,3 +1,4 @@
+import { plainBlur } from './core/document';
 import type { Lettering, SceneDoc } from './core/document';
 
 /** A lettering of no words, which needs nothing shaped that the server would have to give. */
@@ -54,6 +55,8 @@ export function scene(parts: Partial<SceneDoc> = {}): SceneDoc {
     ],
     items: [lettering()],
     templates: [],
+    cues: [],
+    blur: plainBlur,
     stack: ['l'],
     ...parts,
   };

@@ -1,3 +1,4 @@
+import { plainBlur } from '../../core/document';
 import type { Lettering } from '../../core/document';
 import { change, useEditor } from '../../state/editor';
 import { changeChosen } from '../../state/values';
@@ -6,8 +7,8 @@ import { NumberField } from '../../ui/NumberField';
 
 /** The shutter of the scene, and one of the lettering's own. */
 export function BlurFields({ lettering }: { lettering: Lettering | undefined }) {
-  const blur = useEditor((s) => s.doc?.blur) ?? { angle: 0, samples: 8 };
-  const put = (parts: Partial<typeof blur>) =>
+  const blur = useEditor((s) => s.doc?.blur) ?? plainBlur;
+  const put = (parts: Partial<typeof plainBlur>) =>
     change((d) => ({ ...d, blur: { ...blur, ...parts } }), 'blur');
   return (
     <>

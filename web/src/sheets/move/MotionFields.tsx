@@ -1,6 +1,7 @@
 import * as core from '../../core/core';
 import type { Problem } from '../../core/core';
-import type { Channel, Lettering, Motion } from '../../core/document';
+import { plainStagger, plainSway } from '../../core/document';
+import type { Channel, Follow, Lettering, Motion, Stagger, Sway } from '../../core/document';
 import { applyEdit, useEditor } from '../../state/editor';
 import { letteringsOf, nameOf, placedOf } from '../../state/items';
 import { Check } from '../../ui/Check';
@@ -9,17 +10,14 @@ import { Fold } from '../../ui/Fold';
 import { NumberField } from '../../ui/NumberField';
 
 /** The motion of a value as the document has it; undefined for a plain number. */
-function motionOf(
-  item: object | undefined,
-  channel: Channel,
-): Partial<Motion<unknown>> | undefined {
+function motionOf(item: object | undefined, channel: Channel): Partial<Motion> | undefined {
   const fields = item as Record<string, unknown> | undefined;
   const seat = fields?.seat as Record<string, unknown> | undefined;
   const axes = fields?.axes as Record<string, unknown> | undefined;
   const value = channel.startsWith('axis-')
     ? axes?.[channel.slice(5)]
     : (seat?.[channel] ?? fields?.[channel]);
-  return value && typeof value === 'object' ? (value as Motion<unknown>) : undefined;
+  return value && typeof value === 'object' ? (value as Motion) : undefined;
 }
 
 /** What moves the charted value beside its keyframes: cruise, sway, lag from letter to letter. */
@@ -61,12 +59,7 @@ export function MotionFields(props: {
             label="Sway"
             detail="Back and forth without keyframes"
             value={m?.sway !== undefined}
-            onChange={(on) =>
-              put(
-                'sway',
-                on ? { amplitude: 20, period: 2, phase: 0, shape: 'sine', seed: 1 } : null,
-              )
-            }
+            onChange={(on) => put('sway', on ? { ...plainSway, amplitude: 20, period: 2 } : null)}
           />
           {m?.sway && <SwayFields sway={m.sway} unit={unit} onChange={(s) => put('sway', s)} />}
         </>
@@ -77,9 +70,7 @@ export function MotionFields(props: {
             label="Letter by letter"
             detail="Each letter lags behind the one before"
             value={m?.stagger !== undefined}
-            onChange={(on) =>
-              put('stagger', on ? { delay: 0.05, order: 'forward', seed: 1 } : null)
-            }
+            onChange={(on) => put('stagger', on ? plainStagger : null)}
           />
           {m?.stagger && <StaggerFields stagger={m.stagger} onChange={(s) => put('stagger', s)} />}
           <FollowFields lettering={lettering} channel={charted} follow={m?.follow} put={put} />
@@ -88,10 +79,6 @@ export function MotionFields(props: {
     </Fold>
   );
 }
-
-type Sway = NonNullable<Motion<number>['sway']>;
-type Stagger = NonNullable<Motion<number>['stagger']>;
-type Follow = NonNullable<Motion<number>['follow']>;
 
 interface SwayProps {
   sway: Sway;

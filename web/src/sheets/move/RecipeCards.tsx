@@ -77,7 +77,7 @@ export function RecipeCards({ lettering }: { lettering: Lettering }) {
               <X className="size-4" />
             </button>
           </p>
-          <RecipeFields recipe={chosen} onChange={(params) => write(chosen.kind, params)} />
+          <RecipeFields recipe={{ ...chosen }} onChange={(params) => write(chosen.kind, params)} />
         </div>
       )}
     </section>

@@ -1,3 +1,4 @@
+import { plainTrail } from '../../core/document';
 import type { Lettering, Trail } from '../../core/document';
 import { changeChosen } from '../../state/values';
 import { Check } from '../../ui/Check';
@@ -5,16 +6,6 @@ import { Choice, Segments } from '../../ui/Choice';
 import { ColourField } from '../../ui/ColourField';
 import { MovableField } from '../../ui/MovableField';
 import { NumberField } from '../../ui/NumberField';
-
-const PLAIN: Trail = {
-  colour: '#C4472D',
-  width: 6,
-  dash: [],
-  cap: 'round',
-  with: false,
-  lead: 0,
-  lag: 0,
-};
 
 const DASHES: Record<string, number[]> = { whole: [], dashes: [3, 2], dots: [0.01, 2] };
 
@@ -24,7 +15,7 @@ export function TrailFields({ lettering }: { lettering: Lettering }) {
   const put = (parts: Partial<Trail>) =>
     changeChosen(
       lettering.id,
-      { trail: { ...PLAIN, ...trail, ...parts } },
+      { trail: { ...plainTrail, ...trail, ...parts } },
       `trail.${lettering.id}`,
     );
   const dash = !trail?.dash.length ? 'whole' : trail.dash[0]! < trail.width ? 'dots' : 'dashes';

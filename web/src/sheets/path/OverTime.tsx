@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import type { DrawnPath, EasingName } from '../../core/document';
+import type { DrawnPath, Easing, EasingName } from '../../core/document';
 import { setTime } from '../../state/editor';
 import { editPath } from '../../state/paths';
 import { Choice } from '../../ui/Choice';
@@ -11,6 +11,11 @@ const EASINGS: { value: EasingName; label: string }[] = [
   { value: 'ease-in-out', label: 'Gentle both' },
   { value: 'hold', label: 'Hold' },
 ];
+
+/** The word of an easing; one by numbers has none here. */
+function wordOf(easing: Easing | undefined): EasingName {
+  return typeof easing === 'string' ? easing : easing ? 'own' : 'ease-in-out';
+}
 
 /** Whether the path changes shape over time; off unless asked for. */
 export function OverTime({ path }: { path: DrawnPath }) {
@@ -46,7 +51,7 @@ export function OverTime({ path }: { path: DrawnPath }) {
       </ul>
       <Choice
         label="Easing"
-        value={path.shapes[0]?.easing ?? 'ease-in-out'}
+        value={wordOf(path.shapes[0]?.easing)}
         options={EASINGS}
         onChange={(easing) => editPath('easeShape', { easing })}
       />

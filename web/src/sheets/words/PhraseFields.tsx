@@ -1,19 +1,19 @@
 import { useState } from 'react';
+import { plainPhrases } from '../../core/document';
 import type { Lettering } from '../../core/document';
 import { changeChosen } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 
-const PLAIN = { separator: '', space: 0.25, times: 1 };
 const MARKS = ['', '•', '★', '–', '/', '~'];
 
 /** What stands between the phrases, and how often they are set. */
 export function PhraseFields({ lettering }: { lettering: Lettering }) {
-  const phrases = lettering.phrases ?? PLAIN;
+  const phrases = lettering.phrases ?? plainPhrases;
   const own = !MARKS.includes(phrases.separator);
   const [typing, setTyping] = useState(own);
-  const put = (parts: Partial<typeof PLAIN>) =>
+  const put = (parts: Partial<typeof plainPhrases>) =>
     changeChosen(lettering.id, { phrases: { ...phrases, ...parts } }, `phrases.${lettering.id}`);
   return (
     <>

@@ -1,13 +1,12 @@
+import { plainRows } from '../../core/document';
 import type { Lettering, Rows } from '../../core/document';
 import { changeChosen } from '../../state/values';
 import { Segments } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 
-const ONE: Rows = { count: 1, kind: 'moved', step: 120, direction: 90, phrase: 1, phase: 0 };
-
 /** The same lettering several times over, to fill a frame. */
 export function RowFields({ lettering }: { lettering: Lettering }) {
-  const rows = lettering.rows ?? ONE;
+  const rows = lettering.rows ?? plainRows;
   const put = (parts: Partial<Rows>) =>
     changeChosen(lettering.id, { rows: { ...rows, ...parts } }, `rows.${lettering.id}`);
   return (

@@ -1,8 +1,5 @@
 package rovingglyph.generate;
 
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.stream.Collectors;
 import rovingglyph.frame.FramePaint;
@@ -14,21 +11,10 @@ import rovingglyph.scene.Gradient;
 import rovingglyph.schema.Spelling;
 
 /** The numbers of display lists as TypeScript; see the Java class Frame. */
-public final class FrameConstants {
+final class FrameConstants {
   private FrameConstants() {}
 
-  /**
-   * Writes the file.
-   *
-   * @param args its path
-   */
-  public static void main(String[] args) throws IOException {
-    Path out = Path.of(args[0]);
-    Files.createDirectories(out.toAbsolutePath().getParent());
-    Files.writeString(out, text());
-  }
-
-  private static String text() {
+  static String text() {
     return "// Written by the build from the Java enumerations of the core; changes here are lost.\n\n"
         + constants("Op", Op.values())
         + constants("PathStep", PathStep.values())

@@ -24,6 +24,9 @@ import rovingglyph.schema.Values;
 
 /** A value that can move: a number or colour while it is still, else an object. */
 final class AnimatedType implements FieldType<AnimatedValue> {
+  /** Stands for every channel of numbers where the object is described, whatever its range. */
+  private static final Channel ANY_NUMBER = Channel.axis("any ");
+
   private final Channel channel;
 
   private AnimatedType(Channel channel) {
@@ -48,6 +51,17 @@ final class AnimatedType implements FieldType<AnimatedValue> {
     return out;
   }
 
+  /** Of the same fields those that are not always written are where they differ. */
+  static <T> List<Field<T, AnimatedValue>> writing(
+      Collection<Channel> always, List<Field<T, AnimatedValue>> fields) {
+    List<Field<T, AnimatedValue>> out = new ArrayList<>();
+    for (Field<T, AnimatedValue> f : fields) {
+      boolean written = always.contains(((AnimatedType) f.type()).channel);
+      out.add(written ? f : f.usual(f.missing()));
+    }
+    return out;
+  }
+
   /** What was read of them. */
   static void collect(
       Values v, List<? extends Field<?, AnimatedValue>> fields, Map<Channel, AnimatedValue> into) {
@@ -63,6 +77,9 @@ final class AnimatedType implements FieldType<AnimatedValue> {
 
   /** Of a value while it is still; colours are numbers in records. */
   static FieldType<Double> still(Channel c) {
+    if (c == ANY_NUMBER) {
+      return Types.number(-PathCodec.FARTHEST, PathCodec.FARTHEST, "");
+    }
     return c.kind() == Channel.Kind.COLOUR ? COLOUR : Types.number(c.min(), c.max(), c.unit());
   }
 
@@ -108,7 +125,7 @@ final class AnimatedType implements FieldType<AnimatedValue> {
       return missing;
     }
     return v.isObject()
-        ? AnimatedValueCodec.of(channel, missing.base()).read(f.object(name))
+        ? exact(missing.base()).read(f.object(name))
         : new AnimatedValue(still(channel).read(f, name, missing.base()));
   }
 
@@ -117,7 +134,7 @@ final class AnimatedType implements FieldType<AnimatedValue> {
     boolean plain = !m.keyed() && !m.moves() && m.stagger() == null;
     return plain && m.extras().fields().isEmpty()
         ? still(channel).write(m.base())
-        : AnimatedValueCodec.of(channel, 0).write(m);
+        : exact(0).write(m);
   }
 
   @Override
@@ -143,7 +160,12 @@ final class AnimatedType implements FieldType<AnimatedValue> {
   /** The object for values of this sort, whatever their range. */
   @Override
   public List<ObjectType<?>> objects() {
-    Channel any = channel.kind() == Channel.Kind.COLOUR ? Channel.FILL : Channel.axis("any ");
+    Channel any = channel.kind() == Channel.Kind.COLOUR ? Channel.FILL : ANY_NUMBER;
     return List.of(AnimatedValueCodec.of(any, 0));
+  }
+
+  /** The object for this value alone. */
+  ObjectType<AnimatedValue> exact(double missing) {
+    return AnimatedValueCodec.of(channel, missing);
   }
 }

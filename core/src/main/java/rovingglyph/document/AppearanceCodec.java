@@ -150,6 +150,11 @@ final class AppearanceCodec {
     public String write(EffectDocument e) {
       return schema(e.effect.word()).write(e);
     }
+
+    @Override
+    public boolean allowed() {
+      return true;
+    }
   }
 
   private static List<EffectDocument> effects(Item item) {

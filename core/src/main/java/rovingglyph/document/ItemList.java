@@ -108,6 +108,11 @@ final class ItemList implements FieldType<List<ItemList.Entry>> {
     public String write(Item item) {
       return schema(kind(item)).write(item);
     }
+
+    @Override
+    public boolean allowed() {
+      return true;
+    }
   }
 
   /** In the order of the document; two may have one id. */

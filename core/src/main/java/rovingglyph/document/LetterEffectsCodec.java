@@ -13,6 +13,7 @@ import rovingglyph.scene.Trail;
 import rovingglyph.schema.Field;
 import rovingglyph.schema.Lists;
 import rovingglyph.schema.Schema;
+import rovingglyph.schema.Spelling;
 import rovingglyph.schema.Types;
 import rovingglyph.schema.Values;
 
@@ -134,7 +135,7 @@ final class LetterEffectsCodec {
       Schema.<Recipe>named("Recipe")
           .with(KIND)
           .keeping(Recipe::params)
-          .made(v -> v.get(KIND) == null ? null : new Recipe(v.get(KIND), v.rest()));
+          .made(LetterEffectsCodec::recipe);
 
   private static final Field<Lettering, Reveal> REVEAL =
       field("reveal", Lists.object(REVEAL_SCHEMA), (Lettering l) -> l.showing().reveal())
@@ -167,6 +168,13 @@ final class LetterEffectsCodec {
       v.fields().problem("recipes", "both are of one sort", "one that travels and one that shows");
     }
     return new LetterEffects(v.get(REVEAL), v.get(SWEEP), v.get(TRAIL), recipes, v.get(BLUR));
+  }
+
+  private static Recipe recipe(Values v) {
+    if (!v.fields().has(KIND.name())) {
+      v.fields().problem(KIND.name(), "is missing", Spelling.all(Recipe.Kind.values()));
+    }
+    return v.get(KIND) == null ? null : new Recipe(v.get(KIND), v.rest());
   }
 
   private static Trail trail(Values v) {

@@ -52,7 +52,9 @@ final class LetteringCodec {
           .missing(SeatCodec.PLAIN)
           .about("how it sits on the path");
   private static final List<Field<Lettering, AnimatedValue>> VALUES =
-      AnimatedType.fields(Lettering.OWN, Lettering::movable, Lettering::start);
+      AnimatedType.writing(
+          List.of(Channel.SIZE, Channel.TRACKING, Channel.OPACITY, Channel.ROTATION, Channel.FILL),
+          AnimatedType.fields(Lettering.OWN, Lettering::movable, Lettering::start));
 
   static final Schema<Lettering> SCHEMA =
       Schema.<Lettering>named("Lettering")

@@ -141,6 +141,11 @@ public final class PathCodec {
     public String write(GuidePath value) {
       throw new IllegalStateException("There is no such path");
     }
+
+    @Override
+    public boolean allowed() {
+      return false;
+    }
   }
 
   private static Schema<ShapePath> shape(ShapeKind kind) {

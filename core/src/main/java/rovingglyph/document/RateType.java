@@ -15,7 +15,10 @@ final class RateType implements FieldType<FrameRate> {
     String text = f.text(name, LONGEST, null);
     FrameRate rate = text == null ? missing : FrameRate.parse(text);
     if (rate == null) {
-      f.problem(name, "is not a frame rate", "1 to 120 as text, such as 25 or 30000/1001");
+      f.problem(
+          name,
+          "is not a frame rate: " + Json.value(text),
+          "1 to 120 as text, such as 25 or 30000/1001");
       return missing;
     }
     return rate;

@@ -96,7 +96,13 @@ final class SeatCodec {
                   + " of its advance, the rule of SVG 2");
 
   private static final List<Field<SeatDocument, AnimatedValue>> VALUES =
-      AnimatedType.fields(Lettering.SEAT, (d, c) -> d.values().get(c), Lettering::start);
+      AnimatedType.writing(
+          List.of(
+              Channel.PATH_OFFSET,
+              Channel.START_MARGIN,
+              Channel.END_MARGIN,
+              Channel.BASELINE_SHIFT),
+          AnimatedType.fields(Lettering.SEAT, (d, c) -> d.values().get(c), Lettering::start));
 
   static final Schema<SeatDocument> SCHEMA =
       Schema.<SeatDocument>named("Seat")

@@ -127,7 +127,8 @@ public final class Fields {
   public String id(String name) {
     String s = text(name, 80, "");
     if (s.isEmpty()) {
-      problem(name, "is missing or empty", "1 to 80 characters");
+      String what = has(name) ? "is empty: " + shown(get(name)) : "is missing or empty";
+      problem(name, what, "1 to 80 characters");
     }
     return s;
   }

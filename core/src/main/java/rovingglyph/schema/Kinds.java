@@ -16,6 +16,9 @@ public final class Kinds<T> implements ObjectType<T> {
     T read(Fields f, String word, String known);
 
     String write(T value);
+
+    /** Whether documents may hold them. */
+    boolean allowed();
   }
 
   private final String name;
@@ -43,6 +46,11 @@ public final class Kinds<T> implements ObjectType<T> {
 
   public List<Schema<? extends T>> kinds() {
     return kinds;
+  }
+
+  /** Whether documents may hold others too. */
+  public boolean open() {
+    return unknown.allowed();
   }
 
   private Schema<? extends T> of(String kind) {

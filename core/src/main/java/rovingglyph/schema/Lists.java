@@ -1,5 +1,6 @@
 package rovingglyph.schema;
 
+import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +15,17 @@ public final class Lists {
   /** How the JSON Schema points to a kind of object. */
   public static JsonObject reference(ObjectType<?> type) {
     return new JsonObject().add("$ref", REFERENCE + type.name());
+  }
+
+  /** What may be left out may be null too. */
+  public static JsonObject orNull(JsonObject type) {
+    JsonArray any = new JsonArray();
+    if (type.get("anyOf") == null) {
+      any.add(type);
+    } else {
+      type.get("anyOf").asArray().forEach(any::add);
+    }
+    return new JsonObject().add("anyOf", any.add(new JsonObject().add("type", "null")));
   }
 
   /** One object. */
@@ -109,7 +121,9 @@ public final class Lists {
         }
         for (String tag : inner.names()) {
           if (isTag(tag)) {
-            out.put(tag, of.read(inner, tag, missing));
+            if (inner.has(tag)) {
+              out.put(tag, of.read(inner, tag, missing));
+            }
           } else {
             String allowed = "four characters, such as " + example;
             inner.problem(tag, "is not the tag of " + noun, allowed);
@@ -135,7 +149,7 @@ public final class Lists {
         return new JsonObject()
             .add("type", "object")
             .add("propertyNames", new JsonObject().add("pattern", "^[ -~]{4}$"))
-            .add("additionalProperties", of.jsonSchema())
+            .add("additionalProperties", orNull(of.jsonSchema()))
             .add("maxProperties", most);
       }
 

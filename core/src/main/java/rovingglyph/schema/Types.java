@@ -37,6 +37,12 @@ public final class Types {
     public String write(V value) {
       return writer.apply(value);
     }
+
+    /** One of its own, which whoever asks may add to. */
+    @Override
+    public JsonObject jsonSchema() {
+      return new JsonObject(jsonSchema);
+    }
   }
 
   /** A number in a range, both ends in it. */
@@ -46,7 +52,19 @@ public final class Types {
         Writer::number,
         "number",
         range("number", least, greatest),
-        Fields.range(least, greatest) + after(unit));
+        told(least, greatest) + after(unit));
+  }
+
+  /** A range as the format's page tells it. */
+  private static String told(double least, double greatest) {
+    if (least == -greatest) {
+      return "\u00b1" + grouped(greatest);
+    }
+    return grouped(least) + " to " + grouped(greatest);
+  }
+
+  private static String grouped(double n) {
+    return n == Math.rint(n) && n >= 0 ? Fields.grouped((int) n) : Decimal.text(n, 3);
   }
 
   private static Double number(
@@ -82,7 +100,7 @@ public final class Types {
         n -> Writer.number(n),
         "number",
         range("integer", least, greatest),
-        least + " to " + greatest + after(unit) + ", whole");
+        told(least, greatest) + after(unit) + ", whole");
   }
 
   /** True or false. */
@@ -175,7 +193,7 @@ public final class Types {
         Writer::pair,
         "[number, number]",
         numbers(2, 2, -limit, limit),
-        "`[x, y]`, each within \u00b1" + Decimal.text(limit, 0));
+        "`[x, y]`, each within " + told(-limit, limit));
   }
 
   private static JsonObject numbers(int fewest, int most, double least, double greatest) {
@@ -195,8 +213,10 @@ public final class Types {
           if (!v.isArray() || n > most) {
             f.problem(
                 name,
-                "is not a list of at most " + most + " numbers: " + Fields.shown(v),
-                "each " + Fields.range(least, greatest));
+                v.isArray()
+                    ? "has " + v.asArray().size() + " numbers"
+                    : "is not a list of numbers: " + Fields.shown(v),
+                "at most " + most + ", each " + Fields.range(least, greatest));
             return missing;
           }
           double[] read = f.numbers(name, n, least, greatest);
@@ -209,7 +229,7 @@ public final class Types {
         all -> Writer.list(all, Writer::number),
         "number[]",
         numbers(0, most, least, greatest),
-        "up to " + most + " numbers of " + Fields.range(least, greatest));
+        "up to " + most + " numbers of " + told(least, greatest));
   }
 
   /** A list of pairs of numbers. */

@@ -28,6 +28,8 @@ final class AnimatedType implements FieldType<AnimatedValue> {
   private static final Channel ANY_NUMBER = Channel.axis("any ");
 
   private final Channel channel;
+  private ObjectType<AnimatedValue> table;
+  private double tableFor;
 
   private AnimatedType(Channel channel) {
     this.channel = channel;
@@ -93,8 +95,8 @@ final class AnimatedType implements FieldType<AnimatedValue> {
         }
 
         @Override
-        public String write(Double value) {
-          return RGB.write(value.intValue());
+        public void write(Double value, StringBuilder out) {
+          RGB.write(value.intValue(), out);
         }
 
         @Override
@@ -130,11 +132,13 @@ final class AnimatedType implements FieldType<AnimatedValue> {
   }
 
   @Override
-  public String write(AnimatedValue m) {
+  public void write(AnimatedValue m, StringBuilder out) {
     boolean plain = !m.keyed() && !m.moves() && m.stagger() == null;
-    return plain && m.extras().fields().isEmpty()
-        ? still(channel).write(m.base())
-        : exact(0).write(m);
+    if (plain && m.extras().fields().isEmpty()) {
+      still(channel).write(m.base(), out);
+    } else {
+      exact(tableFor).write(m, out);
+    }
   }
 
   @Override
@@ -164,8 +168,12 @@ final class AnimatedType implements FieldType<AnimatedValue> {
     return List.of(AnimatedValueCodec.of(any, 0));
   }
 
-  /** The object for this value alone. */
+  /** The object for this value alone, whose table is kept: a field has one default. */
   ObjectType<AnimatedValue> exact(double missing) {
-    return AnimatedValueCodec.of(channel, missing);
+    if (table == null || tableFor != missing) {
+      table = AnimatedValueCodec.of(channel, missing);
+      tableFor = missing;
+    }
+    return table;
   }
 }

@@ -147,8 +147,8 @@ final class AppearanceCodec {
     }
 
     @Override
-    public String write(EffectDocument e) {
-      return schema(e.effect.word()).write(e);
+    public void write(EffectDocument e, StringBuilder out) {
+      schema(e.effect.word()).write(e, out);
     }
 
     @Override

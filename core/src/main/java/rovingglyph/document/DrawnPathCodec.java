@@ -123,6 +123,6 @@ public final class DrawnPathCodec {
 
   /** Points as in their document. */
   public static String knots(List<Knot> knots) {
-    return KNOTS.write(knots);
+    return KNOTS.text(knots);
   }
 }

@@ -42,8 +42,8 @@ public final class EasingCodec {
         }
 
         @Override
-        public String write(Easing value) {
-          return EasingCodec.write(value);
+        public void write(Easing value, StringBuilder out) {
+          EasingCodec.write(value, out);
         }
 
         @Override
@@ -164,12 +164,16 @@ public final class EasingCodec {
     return Easing.by(Easing.Kind.LIST, values);
   }
 
-  static String write(Easing e) {
+  static void write(Easing e, StringBuilder out) {
     if (e.kind() == Easing.Kind.OWN) {
-      return Writer.list(List.of(e.x1(), e.y1(), e.x2(), e.y2()), Writer::number);
+      Writer.list(List.of(e.x1(), e.y1(), e.x2(), e.y2()), out, Writer::number);
+    } else if (e.numbers().isEmpty()) {
+      Writer.text(Spelling.of(e.kind()), out);
+    } else {
+      out.append('{');
+      Writer.name(Spelling.of(e.kind()), out);
+      Writer.list(e.numbers(), out, Writer::number);
+      out.append('}');
     }
-    return e.numbers().isEmpty()
-        ? Json.value(Spelling.of(e.kind())).toString()
-        : Writer.object().list(Spelling.of(e.kind()), e.numbers(), Writer::number).text();
   }
 }

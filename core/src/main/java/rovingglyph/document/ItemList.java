@@ -105,8 +105,8 @@ final class ItemList implements FieldType<List<ItemList.Entry>> {
     }
 
     @Override
-    public String write(Item item) {
-      return schema(kind(item)).write(item);
+    public void write(Item item, StringBuilder out) {
+      schema(kind(item)).write(item, out);
     }
 
     @Override
@@ -134,8 +134,8 @@ final class ItemList implements FieldType<List<ItemList.Entry>> {
   }
 
   @Override
-  public String write(List<Entry> entries) {
-    return LIST.write(entries.stream().map(Entry::item).toList());
+  public void write(List<Entry> entries, StringBuilder out) {
+    LIST.write(entries.stream().map(Entry::item).toList(), out);
   }
 
   @Override

@@ -28,7 +28,7 @@ public final class MotionCodec {
    */
   public static AnimatedValue changed(AnimatedValue m, Channel channel, JsonObject parts) {
     FieldType<AnimatedValue> type = AnimatedType.of(channel);
-    JsonValue written = Json.parse(type.write(m));
+    JsonValue written = Json.parse(type.text(m));
     JsonObject whole =
         written.isObject()
             ? written.asObject()
@@ -57,7 +57,7 @@ public final class MotionCodec {
 
   /** Keyframes as text, to be pasted later. */
   public static String keys(List<Keyframe> keys, Channel channel) {
-    return keys(channel).write(keys);
+    return keys(channel).text(keys);
   }
 
   /**

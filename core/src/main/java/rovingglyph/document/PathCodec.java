@@ -138,7 +138,7 @@ public final class PathCodec {
     }
 
     @Override
-    public String write(GuidePath value) {
+    public void write(GuidePath value, StringBuilder out) {
       throw new IllegalStateException("There is no such path");
     }
 
@@ -216,6 +216,6 @@ public final class PathCodec {
   }
 
   public static String write(GuidePath path) {
-    return KINDS.write(path);
+    return KINDS.text(path);
   }
 }

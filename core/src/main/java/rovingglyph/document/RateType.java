@@ -5,6 +5,7 @@ import com.eclipsesource.json.JsonObject;
 import rovingglyph.scene.FrameRate;
 import rovingglyph.schema.FieldType;
 import rovingglyph.schema.Fields;
+import rovingglyph.schema.Writer;
 
 /** A frame rate as a text: a number, or a fraction of two. */
 final class RateType implements FieldType<FrameRate> {
@@ -25,8 +26,8 @@ final class RateType implements FieldType<FrameRate> {
   }
 
   @Override
-  public String write(FrameRate rate) {
-    return Json.value(rate.text()).toString();
+  public void write(FrameRate rate, StringBuilder out) {
+    Writer.text(rate.text(), out);
   }
 
   @Override

@@ -78,7 +78,7 @@ public final class SceneCodec {
 
   /** The document of a scene, unknown fields included. */
   public static String write(Scene scene) {
-    return SceneSchema.SCENE.write(scene);
+    return SceneSchema.SCENE.text(scene);
   }
 
   /** The table of the whole document, for all that describes it. */

@@ -21,6 +21,7 @@ public final class Field<T, V> {
   }
 
   private final String name;
+  private final String key;
   private final FieldType<V> type;
   private final Function<? super T, V> of;
   private final V missing;
@@ -35,6 +36,7 @@ public final class Field<T, V> {
       Presence presence,
       String about) {
     this.name = name;
+    this.key = "\"" + name + "\":";
     this.type = type;
     this.of = of;
     this.missing = missing;
@@ -101,10 +103,18 @@ public final class Field<T, V> {
     return type.read(f, name, missing);
   }
 
-  void write(Writer w, T value) {
+  /** Appends name and value, unless it is left out. */
+  void write(T value, StringBuilder out) {
     V v = of.apply(value);
-    if (presence != Presence.DIFFERING || !Objects.equals(v, missing)) {
-      w.json(name, v == null ? "null" : type.write(v));
+    if (presence == Presence.DIFFERING && Objects.equals(v, missing)) {
+      return;
+    }
+    Writer.comma(out);
+    out.append(key);
+    if (v == null) {
+      out.append("null");
+    } else {
+      type.write(v, out);
     }
   }
 }

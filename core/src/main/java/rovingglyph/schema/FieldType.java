@@ -13,8 +13,15 @@ public interface FieldType<V> {
    */
   V read(Fields f, String name, V missing);
 
-  /** The value as JSON text. */
-  String write(V value);
+  /** Appends the value as JSON. */
+  void write(V value, StringBuilder out);
+
+  /** The value as JSON. */
+  default String text(V value) {
+    StringBuilder out = new StringBuilder();
+    write(value, out);
+    return out.toString();
+  }
 
   /** The type in TypeScript. */
   String typescript();

@@ -4,11 +4,9 @@ import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.function.Function;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
@@ -20,9 +18,11 @@ import rovingglyph.scene.UnknownFields;
  */
 public final class Fields {
   private final JsonObject object;
-  private final String path;
+  private final Fields parent;
+  private final String step;
+  private final int index;
   private final List<Problem> problems;
-  private final Set<String> known = new HashSet<>();
+  private final List<String> known = new ArrayList<>();
 
   /** The fields of a whole text; {@link #check} tells its problems. */
   public static Fields of(JsonValue value) {
@@ -30,7 +30,14 @@ public final class Fields {
   }
 
   public Fields(JsonValue value, String path, List<Problem> problems) {
-    this.path = path;
+    this(value, null, path, -1, problems);
+  }
+
+  /** Where it stands is told by steps, which become a text only where there is a problem. */
+  private Fields(JsonValue value, Fields parent, String step, int index, List<Problem> problems) {
+    this.parent = parent;
+    this.step = step;
+    this.index = index;
     this.problems = problems;
     if (value.isObject()) {
       object = value.asObject();
@@ -41,7 +48,8 @@ public final class Fields {
   }
 
   public String path(String name) {
-    return name == null ? path : path + "." + name;
+    String here = parent == null ? step : parent.path(step) + (index < 0 ? "" : "[" + index + "]");
+    return name == null ? here : here + "." + name;
   }
 
   public void problem(String name, String reason, String allowed) {
@@ -257,7 +265,7 @@ public final class Fields {
       return out;
     }
     for (int i = 0; i < array.size(); i++) {
-      T one = read.apply(new Fields(array.get(i), path(name) + "[" + i + "]", problems));
+      T one = read.apply(new Fields(array.get(i), this, name, i, problems));
       if (one != null) {
         out.add(one);
       }
@@ -287,7 +295,7 @@ public final class Fields {
 
   public Fields object(String name) {
     JsonValue v = get(name);
-    return new Fields(v == null ? new JsonObject() : v, path(name), problems);
+    return new Fields(v == null ? new JsonObject() : v, this, name, -1, problems);
   }
 
   public List<String> names() {

@@ -61,35 +61,43 @@ public final class JsonText {
               "JSON as in RFC 8259"));
       return null;
     }
-    check(value, "$", 1, problems);
+    check(value, new Place(null, "$", -1), 1, problems);
     return value;
   }
 
-  private static void check(JsonValue v, String path, int depth, List<Problem> problems) {
+  /** Where a value stands; it becomes a text only where there is a problem. */
+  private record Place(Place in, String name, int index) {
+    @Override
+    public String toString() {
+      if (in == null) {
+        return name;
+      }
+      return index < 0 ? in + "." + name : in + "[" + index + "]";
+    }
+  }
+
+  private static void check(JsonValue v, Place place, int depth, List<Problem> problems) {
     if (problems.size() >= MOST_PROBLEMS) {
       return;
     }
     if (v.isNumber()) {
-      number(v.toString(), path, problems);
+      number(v.toString(), place, problems);
     } else if (v.isString()) {
-      characters(v.asString(), path, problems);
+      characters(v.asString(), place, "", problems);
     } else if (v.isObject() || v.isArray()) {
       if (depth > DEEPEST) {
-        problems.add(new Problem(path, "lies too deep", "at most " + DEEPEST + " levels"));
+        problems.add(
+            new Problem(place.toString(), "lies too deep", "at most " + DEEPEST + " levels"));
       } else if (v.isObject()) {
         for (JsonObject.Member m : v.asObject()) {
-          String inner = path + "." + m.getName();
-          if (characters(m.getName(), path + ", a field's name", problems)) {
-            check(m.getValue(), inner, depth + 1, problems);
+          if (characters(m.getName(), place, ", a field's name", problems)) {
+            check(m.getValue(), new Place(place, m.getName(), -1), depth + 1, problems);
           }
         }
       } else {
         int i = 0;
         for (JsonValue entry : v.asArray()) {
-          // Most of a document are short numbers; their paths are not worth writing.
-          if (!entry.isNumber() || !plain(entry.toString())) {
-            check(entry, path + "[" + i + "]", depth + 1, problems);
-          }
+          check(entry, new Place(place, null, i), depth + 1, problems);
           i++;
         }
       }
@@ -101,14 +109,14 @@ public final class JsonText {
     return number.length() <= 24 && number.indexOf('e') < 0 && number.indexOf('E') < 0;
   }
 
-  private static void number(String text, String path, List<Problem> problems) {
+  private static void number(String text, Place place, List<Problem> problems) {
     if (plain(text)) {
       return;
     }
     if (text.length() > LONGEST_NUMBER) {
       problems.add(
           new Problem(
-              path,
+              place.toString(),
               "is a number of " + text.length() + " characters",
               "at most " + LONGEST_NUMBER));
       return;
@@ -117,7 +125,7 @@ public final class JsonText {
     if (Double.isInfinite(d) || (d == 0 && hasValue(text))) {
       problems.add(
           new Problem(
-              path,
+              place.toString(),
               "is "
                   + (text.length() > 24 ? text.substring(0, 24) + "..." : text)
                   + ", out of range",
@@ -139,11 +147,12 @@ public final class JsonText {
     return false;
   }
 
-  private static boolean characters(String text, String path, List<Problem> problems) {
+  private static boolean characters(String text, Place place, String what, List<Problem> problems) {
     for (int i = 0; i < text.length(); i++) {
       char c = text.charAt(i);
       if (c == 0) {
-        problems.add(new Problem(path, "holds the character U+0000", "any other character"));
+        problems.add(
+            new Problem(place + what, "holds the character U+0000", "any other character"));
         return false;
       }
       if (Character.isHighSurrogate(c)
@@ -152,7 +161,8 @@ public final class JsonText {
         i++;
       } else if (Character.isSurrogate(c)) {
         problems.add(
-            new Problem(path, "holds half a character (a lone surrogate)", "whole characters"));
+            new Problem(
+                place + what, "holds half a character (a lone surrogate)", "whole characters"));
         return false;
       }
     }

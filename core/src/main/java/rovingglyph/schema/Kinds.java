@@ -15,7 +15,7 @@ public final class Kinds<T> implements ObjectType<T> {
      */
     T read(Fields f, String word, String known);
 
-    String write(T value);
+    void write(T value, StringBuilder out);
 
     /** Whether documents may hold them. */
     boolean allowed();
@@ -69,9 +69,13 @@ public final class Kinds<T> implements ObjectType<T> {
 
   @Override
   @SuppressWarnings("unchecked")
-  public String write(T value) {
+  public void write(T value, StringBuilder out) {
     // Whoever says the word of a kind says it of objects of that kind.
     Schema<T> schema = (Schema<T>) of(word.apply(value));
-    return schema == null ? unknown.write(value) : schema.write(value);
+    if (schema == null) {
+      unknown.write(value, out);
+    } else {
+      schema.write(value, out);
+    }
   }
 }

@@ -37,8 +37,8 @@ public final class Lists {
       }
 
       @Override
-      public String write(V value) {
-        return of.write(value);
+      public void write(V value, StringBuilder out) {
+        of.write(value, out);
       }
 
       @Override
@@ -72,8 +72,8 @@ public final class Lists {
       }
 
       @Override
-      public String write(List<V> values) {
-        return Writer.list(values, of::write);
+      public void write(List<V> values, StringBuilder out) {
+        Writer.list(values, out, of::write);
       }
 
       @Override
@@ -133,10 +133,14 @@ public final class Lists {
       }
 
       @Override
-      public String write(Map<String, V> values) {
-        Writer w = Writer.object();
-        values.forEach((tag, v) -> w.json(tag, of.write(v)));
-        return w.text();
+      public void write(Map<String, V> values, StringBuilder out) {
+        out.append('{');
+        values.forEach(
+            (tag, v) -> {
+              Writer.name(tag, out);
+              of.write(v, out);
+            });
+        out.append('}');
       }
 
       @Override

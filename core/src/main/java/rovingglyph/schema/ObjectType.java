@@ -8,6 +8,13 @@ public interface ObjectType<T> {
   /** Null, with a problem, where it is nothing at all. */
   T read(Fields f);
 
-  /** As JSON text. */
-  String write(T value);
+  /** Appends one as JSON. */
+  void write(T value, StringBuilder out);
+
+  /** One as JSON. */
+  default String text(T value) {
+    StringBuilder out = new StringBuilder();
+    write(value, out);
+    return out.toString();
+  }
 }

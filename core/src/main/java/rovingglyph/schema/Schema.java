@@ -127,12 +127,22 @@ public final class Schema<T> implements ObjectType<T> {
   }
 
   @Override
-  public String write(T value) {
-    Writer w = Writer.object();
+  public void write(T value, StringBuilder out) {
+    out.append('{');
     if (kind != null) {
-      w.add(KIND, kind);
+      Writer.name(KIND, out);
+      Writer.text(kind, out);
     }
-    all.forEach(field -> field.write(w, value));
-    return w.rest(rest.apply(value)).text();
+    for (Field<? super T, ?> field : all) {
+      field.write(value, out);
+    }
+    rest.apply(value)
+        .fields()
+        .forEach(
+            (name, extra) -> {
+              Writer.name(name, out);
+              out.append(extra);
+            });
+    out.append('}');
   }
 }

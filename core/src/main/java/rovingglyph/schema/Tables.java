@@ -60,6 +60,6 @@ public final class Tables {
   public static <V> String missing(Field<?, V> field) {
     return field.missing() == null || field.presence() == Field.Presence.REQUIRED
         ? null
-        : field.type().write(field.missing());
+        : field.type().text(field.missing());
   }
 }

@@ -6,7 +6,7 @@ import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
+import java.util.function.BiConsumer;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 
@@ -23,7 +23,7 @@ public final class Types {
 
   private record Plain<V>(
       Reader<V> reader,
-      Function<V, String> writer,
+      BiConsumer<V, StringBuilder> writer,
       String typescript,
       JsonObject jsonSchema,
       String words)
@@ -34,8 +34,8 @@ public final class Types {
     }
 
     @Override
-    public String write(V value) {
-      return writer.apply(value);
+    public void write(V value, StringBuilder out) {
+      writer.accept(value, out);
     }
 
     /** One of its own, which whoever asks may add to. */
@@ -97,7 +97,7 @@ public final class Types {
           int n = f.integer(name, least, greatest, least);
           return f.problems().size() > before ? missing : (Integer) n;
         },
-        n -> Writer.number(n),
+        (n, out) -> out.append(n.intValue()),
         "number",
         range("integer", least, greatest),
         told(least, greatest) + after(unit) + ", whole");
@@ -107,7 +107,7 @@ public final class Types {
   public static FieldType<Boolean> flag() {
     return new Plain<>(
         Fields::flag,
-        b -> Boolean.toString(b),
+        (b, out) -> out.append(b.booleanValue()),
         "boolean",
         new JsonObject().add("type", "boolean"),
         "`true` or `false`");
@@ -117,14 +117,10 @@ public final class Types {
   public static FieldType<String> text(int longest) {
     return new Plain<>(
         (f, name, missing) -> f.text(name, longest, missing),
-        Types::quoted,
+        Writer::text,
         "string",
         new JsonObject().add("type", "string").add("maxLength", longest),
         "up to " + Fields.grouped(longest) + " characters");
-  }
-
-  private static String quoted(String s) {
-    return Json.value(s).toString();
   }
 
   /** The id of the object itself or of another; it has to be there. */
@@ -136,8 +132,8 @@ public final class Types {
       }
 
       @Override
-      public String write(String value) {
-        return quoted(value);
+      public void write(String value, StringBuilder out) {
+        Writer.text(value, out);
       }
 
       @Override
@@ -164,7 +160,7 @@ public final class Types {
   public static FieldType<Integer> colour() {
     return new Plain<>(
         Fields::colour,
-        c -> quoted(Writer.colour(c)),
+        (c, out) -> Writer.colour(c, out),
         "string",
         new JsonObject().add("type", "string").add("pattern", "^#[0-9A-Fa-f]{6}$"),
         "a colour");
@@ -180,7 +176,7 @@ public final class Types {
     words.forEach(all::add);
     return new Plain<>(
         (f, name, missing) -> f.choice(name, values, missing),
-        e -> quoted(Spelling.of(e)),
+        (e, out) -> Writer.text(Spelling.of(e), out),
         String.join(" | ", words.stream().map(w -> "'" + w + "'").toList()),
         new JsonObject().add("enum", all),
         String.join(", ", words.stream().map(w -> "`\"" + w + "\"`").toList()));
@@ -226,7 +222,7 @@ public final class Types {
           }
           return List.copyOf(out);
         },
-        all -> Writer.list(all, Writer::number),
+        (all, out) -> Writer.list(all, out, Writer::number),
         "number[]",
         numbers(0, most, least, greatest),
         "up to " + most + " numbers of " + told(least, greatest));
@@ -243,7 +239,7 @@ public final class Types {
           }
           return List.of(points);
         },
-        all -> Writer.list(all, Writer::pair),
+        (all, out) -> Writer.list(all, out, Writer::pair),
         "[number, number][]",
         new JsonObject()
             .add("type", "array")
@@ -256,7 +252,7 @@ public final class Types {
   public static FieldType<List<String>> ids(int most) {
     return new Plain<>(
         (f, name, missing) -> List.copyOf(f.texts(name, most)),
-        all -> Writer.list(all, Types::quoted),
+        (all, out) -> Writer.list(all, out, Writer::text),
         "string[]",
         new JsonObject()
             .add("type", "array")

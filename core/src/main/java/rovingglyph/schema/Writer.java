@@ -2,67 +2,52 @@ package rovingglyph.schema;
 
 import com.eclipsesource.json.Json;
 import java.util.List;
-import java.util.function.Function;
+import java.util.function.BiConsumer;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
-import rovingglyph.scene.UnknownFields;
 
-/** Writes one JSON object as text, in document order. */
+/**
+ * JSON, written into one buffer: documents are thousands of short pieces, and joining them as texts
+ * takes most of the time where this runs in a browser.
+ */
 public final class Writer {
-  private final StringBuilder out = new StringBuilder("{");
-
   private Writer() {}
 
-  public static Writer object() {
-    return new Writer();
+  /** A text in quotation marks. */
+  public static void text(String s, StringBuilder out) {
+    if (isPlain(s)) {
+      out.append('"').append(s).append('"');
+    } else {
+      out.append(Json.value(s));
+    }
   }
 
-  private StringBuilder name(String name) {
-    if (out.length() > 1) {
+  /** Whether nothing of it is to be escaped. */
+  private static boolean isPlain(String s) {
+    for (int i = 0; i < s.length(); i++) {
+      char c = s.charAt(i);
+      if (c < ' ' || c > '~' || c == '"' || c == '\\') {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** The name of a field, after a comma unless it is the first of its object. */
+  public static void name(String name, StringBuilder out) {
+    comma(out);
+    text(name, out);
+    out.append(':');
+  }
+
+  static void comma(StringBuilder out) {
+    if (out.charAt(out.length() - 1) != '{') {
       out.append(',');
     }
-    return out.append(Json.value(name)).append(':');
   }
 
-  public Writer add(String name, String value) {
-    name(name).append(Json.value(value));
-    return this;
-  }
-
-  public Writer add(String name, double value) {
-    name(name).append(number(value));
-    return this;
-  }
-
-  public Writer add(String name, boolean value) {
-    name(name).append(value);
-    return this;
-  }
-
-  /** Only what is true is written. */
-  public Writer flag(String name, boolean value) {
-    return value ? add(name, true) : this;
-  }
-
-  /** A choice, unless it is the usual one. */
-  public Writer differing(String name, Enum<?> value, Enum<?> usual) {
-    return value == usual ? this : add(name, Spelling.of(value));
-  }
-
-  /** A number, unless it is the usual one. */
-  public Writer differing(String name, double value, double usual) {
-    return value == usual ? this : add(name, value);
-  }
-
-  /** A value that is JSON text already. */
-  public Writer json(String name, String text) {
-    name(name).append(text);
-    return this;
-  }
-
-  /** Null is written as null. */
-  public Writer colour(String name, Integer rgb) {
-    return rgb == null ? json(name, "null") : add(name, colour(rgb));
+  public static void colour(int rgb, StringBuilder out) {
+    out.append('"').append(colour(rgb)).append('"');
   }
 
   public static String colour(int rgb) {
@@ -70,52 +55,49 @@ public final class Writer {
     return "#" + hex.toUpperCase();
   }
 
-  public Writer point(String name, Point p) {
-    return json(name, pair(p));
+  public static void pair(Point p, StringBuilder out) {
+    out.append('[');
+    number(p.x(), out);
+    out.append(',');
+    number(p.y(), out);
+    out.append(']');
   }
 
-  public static String pair(Point p) {
-    return "[" + number(p.x()) + "," + number(p.y()) + "]";
-  }
-
-  public <T> Writer list(String name, List<T> values, Function<T, String> write) {
-    return json(name, list(values, write));
-  }
-
-  public static <T> String list(List<T> values, Function<T, String> write) {
-    StringBuilder all = new StringBuilder("[");
-    for (T v : values) {
-      all.append(all.length() > 1 ? "," : "").append(write.apply(v));
+  public static <T> void list(
+      List<T> values, StringBuilder out, BiConsumer<T, StringBuilder> write) {
+    out.append('[');
+    for (int i = 0; i < values.size(); i++) {
+      if (i > 0) {
+        out.append(',');
+      }
+      write.accept(values.get(i), out);
     }
-    return all.append(']').toString();
-  }
-
-  public Writer texts(String name, List<String> values) {
-    return list(name, values, v -> Json.value(v).toString());
-  }
-
-  public Writer rest(UnknownFields extras) {
-    extras.fields().forEach((name, value) -> json(name, value.toString()));
-    return this;
+    out.append(']');
   }
 
   /**
    * The shortest text that is read as the same number; whole numbers without a fraction, so that a
    * document reads the same wherever it was written.
    */
-  public static String number(double value) {
+  public static void number(double value, StringBuilder out) {
     boolean moderate = Math.abs(value) < 1e9;
     if (value == Math.rint(value) && Math.abs(value) < 1e15) {
-      return moderate ? Integer.toString((int) value) : Long.toString((long) value);
+      if (moderate) {
+        out.append((int) value);
+      } else {
+        out.append((long) value);
+      }
+    } else if (moderate && Math.rint(value * 1e6) / 1e6 == value) {
+      // Most numbers have few decimals, and are written much faster so.
+      out.append(Decimal.text(value, 6));
+    } else {
+      out.append(Json.value(value));
     }
-    // Most numbers have few decimals, and are written much faster so.
-    if (moderate && Math.rint(value * 1e6) / 1e6 == value) {
-      return Decimal.text(value, 6);
-    }
-    return Json.value(value).toString();
   }
 
-  public String text() {
-    return out.append('}').toString();
+  public static String number(double value) {
+    StringBuilder out = new StringBuilder();
+    number(value, out);
+    return out.toString();
   }
 }

@@ -1,4 +1,4 @@
-import type { GuidePath, SceneDoc } from '../core/document';
+import type { Easing, GuidePath, SceneDoc } from '../core/document';
 import type { FoundPath, Problem, RunRequest } from '../core/core';
 
 export interface SceneEntry {
@@ -29,6 +29,8 @@ export interface Revision {
   revision: number;
   savedAt: string;
   name: string | null;
+  /** What was done since the one before. */
+  done: string | null;
 }
 
 export interface Axis {
@@ -101,7 +103,7 @@ export interface KeptImage {
 export interface KeptEasing {
   id: string;
   name: string;
-  curve: unknown;
+  curve: Easing;
 }
 
 export interface KeptCurve {
@@ -157,6 +159,9 @@ async function ask<T>(method: string, url: string, body?: string | Blob, headers
 
 const json = JSON.stringify;
 
+const savePath = (id: string, done: string) =>
+  `/api/scenes/${id}${done && `?done=${encodeURIComponent(done.slice(0, 400))}`}`;
+
 const BYTES = { 'Content-Type': 'application/octet-stream' };
 
 export const api = {
@@ -169,7 +174,7 @@ export const api = {
   removeCurve: (project: string, id: string) =>
     ask<void>('DELETE', `/api/projects/${project}/curves/${id}`),
   easings: (project: string) => ask<KeptEasing[]>('GET', `/api/projects/${project}/easings`),
-  keepEasing: (project: string, name: string, curve: unknown) =>
+  keepEasing: (project: string, name: string, curve: Easing) =>
     ask<KeptEasing>('POST', `/api/projects/${project}/easings`, json({ name, curve })),
   removeEasing: (project: string, id: string) =>
     ask<void>('DELETE', `/api/projects/${project}/easings/${id}`),
@@ -189,8 +194,8 @@ export const api = {
   deleteScene: (id: string) => ask<void>('DELETE', `/api/scenes/${id}`),
   restoreScene: (id: string) => ask<void>('POST', `/api/scenes/${id}/restore`),
   /** A save with the same key is kept once, however often it is sent. */
-  saveScene: (id: string, revision: number, document: SceneDoc, key: string) =>
-    ask<{ revision: number }>('PUT', `/api/scenes/${id}`, json(document), {
+  saveScene: (id: string, revision: number, document: SceneDoc, key: string, done: string) =>
+    ask<{ revision: number }>('PUT', savePath(id, done), json(document), {
       'If-Match': `"${revision}"`,
       'Idempotency-Key': key,
     }),

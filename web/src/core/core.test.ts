@@ -63,7 +63,15 @@ describe('the compiled core', () => {
     expect(
       core.edit(doc, { op: 'set', item: 'nobody', channel: 'size', time: 0, value: 1 }),
     ).toHaveProperty('error');
-    expect(core.edit(doc, { op: 'nonsense', path: 'p' })).toHaveProperty('error');
+    const nonsense = { op: 'nonsense', path: 'p' } as unknown as core.Edit;
+    expect(core.edit(doc, nonsense)).toHaveProperty('error');
+    const wrong = { op: 'set', item: 'l', channel: 'size', time: 0, value: 'much' };
+    expect(core.edit(doc, wrong as unknown as core.Edit)).toEqual({
+      problems: [expect.objectContaining({ path: '$.value', reason: 'is not a number: "much"' })],
+    });
+    expect(core.editDone({ op: 'removeKeys', item: 'l', channel: 'size' })).toBe(
+      'Removed keyframes',
+    );
   });
 
   it('drags the puck and the stops', () => {

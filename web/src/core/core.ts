@@ -1,4 +1,5 @@
 import * as bridge from './generated/core.js';
+import type { Edit } from './generated/edits';
 import type {
   Channel,
   EasingName,
@@ -130,8 +131,13 @@ export type Opened =
   | { kind: 'missing'; missing: RunRequest[] }
   | { kind: 'problems'; problems: Problem[] };
 
-/** An edit that follows rules of the core; the Java class SceneEdits lists them. */
-export type Edit = { op: string } & Record<string, unknown>;
+export type { Edit } from './generated/edits';
+
+/** The edits of one word. */
+export type EditOf<Op extends Edit['op']> = Extract<Edit, { op: Op }>;
+
+/** What an edit has beside what is given already. */
+export type Further<Op extends Edit['op'], Given extends string> = Omit<EditOf<Op>, 'op' | Given>;
 
 export function open(document: SceneDoc, asFarAsPossible = false): Opened {
   const answer = JSON.parse(bridge.open(JSON.stringify(document), asFarAsPossible)) as Summary & {
@@ -148,10 +154,16 @@ export function complete(document: SceneDoc): SceneDoc {
   return JSON.parse(bridge.complete(JSON.stringify(document))) as SceneDoc;
 }
 
-/** The edited document, or what is wrong with the edit. */
-export function edit(document: SceneDoc, change: Edit): SceneDoc | { error: string } {
-  const text = bridge.edit(JSON.stringify(document), JSON.stringify(change));
-  return JSON.parse(text) as SceneDoc | { error: string };
+/** An edited document, or what is wrong with the edit: of its arguments, or as a whole. */
+export type Edited = SceneDoc | { problems: Problem[] } | { error: string };
+
+export function edit(document: SceneDoc, change: Edit): Edited {
+  return JSON.parse(bridge.edit(JSON.stringify(document), JSON.stringify(change))) as Edited;
+}
+
+/** What an edit is called once it is done, such as "Moved a keyframe". */
+export function editDone(change: Edit): string {
+  return bridge.editDone(JSON.stringify(change));
 }
 
 /** Shows the opened scene with an edit under way; what is wrong with it, or nothing. */

@@ -57,6 +57,11 @@ export function isShape(path: doc.GuidePath): path is ShapePath {
   return path.kind !== 'drawn' && path.kind !== 'smooth' && path.kind !== 'freehand';
 }
 
+/** An easing that is given by numbers, such as a spring. */
+export function byNumbers(kind: doc.EasingName, numbers: number[]): doc.Easing {
+  return { [kind]: numbers } as unknown as doc.Easing;
+}
+
 export type LandingName = NonNullable<doc.Keyframe['landing']>;
 export type Fit = NonNullable<doc.Seat['fit']>;
 export type RuleBy = doc.LetterRule['by'];

@@ -37,7 +37,7 @@ export function BendHandles({ item, channel, index, from, to, scale, toChart }: 
   });
   const pull = (i: number) => (e: React.PointerEvent) =>
     drag(e, toChart, (px, py) => {
-      const easing = [...curve];
+      const easing: typeof curve = [...curve];
       easing[i * 2] = Math.min(Math.max((py - y0) / (y1 - y0), 0), 1);
       easing[i * 2 + 1] = (px - x0) / (x1 - x0);
       previewKeys({ op: 'ease', item, channel, index, easing }, 'bend');

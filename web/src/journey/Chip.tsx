@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import type { KeyframeInfo } from '../core/core';
-import type { Channel } from '../core/document';
+import type { Channel, Easing } from '../core/document';
 import { applyEdit, useEditor } from '../state/editor';
 import { KeptEasings } from './KeptEasings';
 import type { Scale } from './scale';
@@ -31,7 +31,7 @@ export const Chip = memo(function Chip(props: ChipProps) {
   const gap = 14;
   // Longer names take more room before the edge of the chart.
   const room = 24 + 6.2 * easingLabel(a, b).length;
-  const ease = (easing: unknown) => {
+  const ease = (easing: Easing) => {
     applyEdit({ op: 'ease', item, channel, index, easing });
     useEditor.setState({ keyframe: index, keys: [index] });
   };

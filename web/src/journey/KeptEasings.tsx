@@ -2,13 +2,14 @@ import { MenuItem } from '@headlessui/react';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Star, X } from 'lucide-react';
 import { api } from '../api/client';
+import { byNumbers, type Easing } from '../core/document';
 import type { KeyframeInfo } from '../core/core';
 import { useEditor } from '../state/editor';
 import { notify } from '../state/notices';
 
 interface Props {
   info: KeyframeInfo;
-  onChoose: (easing: unknown) => void;
+  onChoose: (easing: Easing) => void;
 }
 
 /** The easings kept with the project, and the present one to be kept. */
@@ -25,7 +26,7 @@ export function KeptEasings({ info, onChoose }: Props) {
       await api.keepEasing(
         project,
         own ? `Own curve ${n}` : `${info.easing} ${n}`,
-        own ? info.curve : { [info.easing]: info.numbers },
+        own ? info.curve : byNumbers(info.easing, info.numbers),
       );
       await changed();
       notify('The easing is kept with this project.');

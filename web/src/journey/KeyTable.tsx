@@ -1,7 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import { labelOf, unitOf } from '../core/core';
 import type { KeyframeInfo } from '../core/core';
-import type { Channel } from '../core/document';
+import type { Channel, EasingName } from '../core/document';
 import { applyEdit, setTime, useEditor } from '../state/editor';
 import { notify } from '../state/notices';
 import { hex } from '../ui/MovableColour';
@@ -103,7 +103,7 @@ function Cells(props: { item: string; channel: Channel; index: number; info: Key
           className="field h-6 w-full px-0.5"
           aria-label={`${name}: easing`}
           value={info.easing}
-          onChange={(e) => applyEdit({ op: 'ease', ...at, easing: e.target.value })}
+          onChange={(e) => applyEdit({ op: 'ease', ...at, easing: e.target.value as EasingName })}
         >
           {EASINGS.map((o) => (
             <option key={o.value} value={o.value}>

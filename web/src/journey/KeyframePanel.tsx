@@ -2,7 +2,8 @@ import { Clipboard, ClipboardPaste, Copy, FlipVertical2, Repeat2, Trash2 } from 
 import { useState } from 'react';
 import * as core from '../core/core';
 import { labelOf, outOfRange, unitOf, type KeyframeInfo } from '../core/core';
-import type { Channel, Cue, LandingName } from '../core/document';
+import { byNumbers } from '../core/document';
+import type { Channel, Cue, Easing, LandingName } from '../core/document';
 import { applyEdit, useEditor } from '../state/editor';
 import { Choice } from '../ui/Choice';
 import { NumberField } from '../ui/NumberField';
@@ -91,7 +92,10 @@ interface OneProps extends Props {
 function One({ item, channel, along, info, index, count }: OneProps) {
   const cues = useEditor((s) => s.doc?.cues) ?? NONE;
   const [hold, setHold] = useState(1);
-  const edit = (op: string, more: object) => applyEdit({ op, item, channel, index, ...more });
+  const at = { item, channel, index };
+  const move = (to: { time: number; value?: number }) => applyEdit({ op: 'move', ...at, ...to });
+  const land = (landing: LandingName | undefined, laps: number) =>
+    applyEdit({ op: 'land', ...at, landing, laps });
   return (
     <>
       <div className="mb-1.5 flex items-center gap-1.5">
@@ -105,7 +109,7 @@ function One({ item, channel, along, info, index, count }: OneProps) {
           type="button"
           className="btn"
           onClick={() => {
-            edit('remove', {});
+            applyEdit({ op: 'remove', ...at });
             useEditor.setState({ keyframe: null, keys: [] });
           }}
         >
@@ -118,13 +122,13 @@ function One({ item, channel, along, info, index, count }: OneProps) {
         decimals={3}
         step={0.1}
         value={info.time}
-        onChange={(time) => edit('move', { time })}
+        onChange={(time) => move({ time })}
       />
       {channel === 'fill' ? (
         <ColourField
           label="Colour"
           value={hex(info.value)}
-          onChange={(v) => edit('move', { time: info.time, value: parseInt(v.slice(1), 16) })}
+          onChange={(v) => move({ time: info.time, value: parseInt(v.slice(1), 16) })}
         />
       ) : (
         <NumberField
@@ -134,7 +138,7 @@ function One({ item, channel, along, info, index, count }: OneProps) {
           value={info.value}
           onChange={(value) => {
             const wrong = outOfRange(channel, value);
-            return wrong.length > 0 ? wrong : edit('move', { time: info.time, value });
+            return wrong.length > 0 ? wrong : move({ time: info.time, value });
           }}
         />
       )}
@@ -144,7 +148,7 @@ function One({ item, channel, along, info, index, count }: OneProps) {
           value={info.landing ?? 'none'}
           options={LANDINGS}
           onChange={(landing: LandingName | 'none') =>
-            edit('land', { landing: landing === 'none' ? null : landing, laps: info.laps ?? 1 })
+            land(landing === 'none' ? undefined : landing, info.laps ?? 1)
           }
         />
       )}
@@ -153,10 +157,10 @@ function One({ item, channel, along, info, index, count }: OneProps) {
           label="Laps"
           decimals={3}
           value={info.laps ?? 1}
-          onChange={(laps) => edit('land', { landing: 'whole-laps', laps })}
+          onChange={(laps) => land('whole-laps', laps)}
         />
       )}
-      <EasingNumbers info={info} onChange={(easing) => edit('ease', { easing })} />
+      <EasingNumbers info={info} onChange={(easing) => applyEdit({ op: 'ease', ...at, easing })} />
       {channel !== 'fill' && <Speeds item={item} channel={channel} index={index} />}
       {cues.length > 0 && (
         <Choice
@@ -166,7 +170,7 @@ function One({ item, channel, along, info, index, count }: OneProps) {
             { value: '', label: 'None' },
             ...cues.map((c) => ({ value: c.id, label: c.name })),
           ]}
-          onChange={(cue) => edit('follows', { cue })}
+          onChange={(cue) => applyEdit({ op: 'follows', ...at, cue })}
         />
       )}
       <NumberField
@@ -223,7 +227,7 @@ const NUMBERS: Record<string, string[]> = {
   steps: ['Steps'],
 };
 
-function EasingNumbers({ info, onChange }: { info: KeyframeInfo; onChange: (e: object) => void }) {
+function EasingNumbers({ info, onChange }: { info: KeyframeInfo; onChange: (e: Easing) => void }) {
   const names = NUMBERS[info.easing];
   return names?.map((name, i) => (
     <NumberField
@@ -232,7 +236,12 @@ function EasingNumbers({ info, onChange }: { info: KeyframeInfo; onChange: (e: o
       decimals={2}
       value={info.numbers[i] ?? 1}
       onChange={(v) =>
-        onChange({ [info.easing]: info.numbers.map((n, k) => (k === i ? Math.max(v, 0.001) : n)) })
+        onChange(
+          byNumbers(
+            info.easing,
+            info.numbers.map((n, k) => (k === i ? Math.max(v, 0.001) : n)),
+          ),
+        )
       }
     />
   ));
@@ -248,8 +257,7 @@ function Several({ item, channel, keys, chosen }: SeveralProps) {
   const [by, setBy] = useState(0.5);
   const indexes = chosen.filter((i) => keys[i]);
   const first = keys[indexes[0] ?? 0]?.time ?? 0;
-  const edit = (op: string, more: object = {}) =>
-    applyEdit({ op, item, channel, indexes, ...more });
+  const at = { item, channel, indexes };
   return (
     <div data-testid="several-keys">
       <h2 className="mb-1.5 font-semibold">{indexes.length} keyframes chosen</h2>
@@ -257,14 +265,18 @@ function Several({ item, channel, keys, chosen }: SeveralProps) {
         <button type="button" className="btn" onClick={() => copy(item, channel, indexes)}>
           <Copy className="size-4" /> Copy
         </button>
-        <button type="button" className="btn" onClick={() => edit('mirrorKeys')}>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => applyEdit({ op: 'mirrorKeys', ...at })}
+        >
           <FlipVertical2 className="size-4" /> Mirror in time
         </button>
         <button
           type="button"
           className="btn"
           disabled={indexes.length !== 2}
-          onClick={() => edit('swapKeys')}
+          onClick={() => applyEdit({ op: 'swapKeys', ...at })}
         >
           <Repeat2 className="size-4" /> Swap values
         </button>
@@ -272,7 +284,7 @@ function Several({ item, channel, keys, chosen }: SeveralProps) {
           type="button"
           className="btn"
           onClick={() => {
-            edit('removeKeys');
+            applyEdit({ op: 'removeKeys', ...at });
             useEditor.setState({ keyframe: null, keys: [] });
           }}
         >
@@ -283,13 +295,19 @@ function Several({ item, channel, keys, chosen }: SeveralProps) {
         <button
           type="button"
           className="btn px-2"
-          onClick={() => edit('stretchKeys', { about: first, factor: stretch / 100 })}
+          onClick={() =>
+            applyEdit({ op: 'stretchKeys', ...at, about: first, factor: stretch / 100 })
+          }
         >
           Stretch
         </button>
       </NumberField>
       <NumberField label="Move by" unit="s" decimals={2} step={0.1} value={by} onChange={setBy}>
-        <button type="button" className="btn px-2" onClick={() => edit('moveKeys', { by })}>
+        <button
+          type="button"
+          className="btn px-2"
+          onClick={() => applyEdit({ op: 'moveKeys', ...at, by })}
+        >
           Move
         </button>
       </NumberField>

@@ -118,7 +118,7 @@ function SpeedHandles({ item, channel, least, span, scale }: SpeedProps) {
   const [a, b] = [keys?.[index], keys?.[index + 1]];
   if (!a || !b || channel === 'fill') return null;
   const set = (arriving: boolean, value: number) => {
-    return { op: 'speed', item, channel, index, arriving, value };
+    return { op: 'speed' as const, item, channel, index, arriving, value };
   };
   const pull = (arriving: boolean, value: number) => (e: React.PointerEvent) => {
     const start = e.clientX;

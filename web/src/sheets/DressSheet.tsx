@@ -1,7 +1,8 @@
 import { Plus } from 'lucide-react';
 import type { Placed } from '../core/document';
 import { OF_PLACED } from '../state/channels';
-import { change, useEditor } from '../state/editor';
+import { useEditor } from '../state/editor';
+import { changeScene } from '../state/values';
 import { fieldOf, groupOf, itemOf, letteringOf, placedOf } from '../state/items';
 import { addColourField } from '../state/itemActions';
 import { Check } from '../ui/Check';
@@ -51,13 +52,13 @@ export function DressSheet() {
         <Check
           label="Background colour"
           value={doc.background !== null}
-          onChange={(on) => change((d) => ({ ...d, background: on ? '#F3E9D2' : null }))}
+          onChange={(on) => changeScene({ background: on ? '#F3E9D2' : null })}
         />
         {doc.background !== null && (
           <ColourField
             label="Background"
             value={doc.background}
-            onChange={(background) => change((d) => ({ ...d, background }), 'background')}
+            onChange={(background) => changeScene({ background }, 'background')}
           />
         )}
         <button type="button" className="btn mt-2 w-full" onClick={addColourField}>

@@ -122,6 +122,11 @@ function Entry({ scene, revision, now, chosen, onChoose }: EntryProps) {
           {(revision.name || now) && (
             <span className="block text-soft">{momentWords(revision.savedAt)}</span>
           )}
+          {revision.done && (
+            <span className="line-clamp-2 text-soft" title={revision.done}>
+              {revision.done}
+            </span>
+          )}
         </span>
       </button>
     </li>
@@ -172,7 +177,7 @@ function NameOf({ revision, onName }: { revision: Revision; onName: (name: strin
 async function restore(scene: string, revision: Revision): Promise<void> {
   const found = await api.revision(scene, revision.revision);
   if (useEditor.getState().sceneId !== scene) return;
-  const problems = replaceDoc(complete(found.document));
+  const problems = replaceDoc(complete(found.document), 'Brought a version back');
   if (problems.length > 0) {
     notify(problemText(problems[0]!), 'error');
     return;

@@ -3,7 +3,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ChevronDown, Copy, Pencil, Plus, RotateCcw, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { api, type Project, type SceneEntry } from '../api/client';
-import { change, useEditor } from '../state/editor';
+import { useEditor } from '../state/editor';
+import { changeScene } from '../state/values';
 import { openScene } from '../state/autosave';
 import { notify } from '../state/notices';
 
@@ -101,7 +102,7 @@ function ProjectRow({ project: p, goTo, run, remove, other }: RowProps) {
   };
   const renameScene = (s: SceneEntry, name: string) => {
     // The open scene is renamed like any other edit, so that it can be undone.
-    if (s.id === open) change((d) => ({ ...d, name }));
+    if (s.id === open) changeScene({ name });
     else run(api.renameScene(s.id, name));
   };
   return (

@@ -1,7 +1,8 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { ChevronDown } from 'lucide-react';
 import type { SceneDoc } from '../core/document';
-import { change, useEditor } from '../state/editor';
+import { useEditor } from '../state/editor';
+import { changeScene } from '../state/values';
 import { RATES, rateLabel } from '../stage/time';
 import { Choice } from '../ui/Choice';
 import { ColourField } from '../ui/ColourField';
@@ -18,7 +19,7 @@ const SIZES: { label: string; size: [number, number] }[] = [
 export function SceneSettings() {
   const doc = useEditor((s) => s.doc);
   if (!doc) return null;
-  const put = (parts: Partial<SceneDoc>) => change((d) => ({ ...d, ...parts }), 'settings');
+  const put = (parts: Partial<SceneDoc>) => changeScene(parts, 'settings');
   return (
     <Popover>
       <PopoverButton className="flex items-center gap-1 rounded-md px-1 py-0.5 hover:text-ink">

@@ -4,14 +4,23 @@ import { redo, undo, useEditor } from '../state/editor';
 import { showHelp } from '../state/dialogs';
 import { showHistory } from '../state/history';
 import { useKeeper, type KeepState } from '../state/autosave';
+import { stepName } from '../state/stepNames';
 import { useTheme } from '../state/theme';
 import { DUSK, OVERLAY_ACTIONS } from './actions';
 import { ProjectSwitcher } from './ProjectSwitcher';
+
+/** "Undo: moved a keyframe (Ctrl Z)". */
+function withStep(verb: string, step: string, keys: string): string {
+  const named = step && `: ${step.charAt(0).toLowerCase()}${step.slice(1)}`;
+  return `${verb}${named} (${keys})`;
+}
 
 /** Wordmark, project and scene, what is kept, undo, what is shown, help, export. */
 export function TopBar() {
   const canUndo = useEditor((s) => s.past.length > 0);
   const canRedo = useEditor((s) => s.future.length > 0);
+  const last = useEditor((s) => (canUndo ? stepName(s.doc) : ''));
+  const next = useEditor((s) => stepName(s.future[0]));
   return (
     <header className="flex h-12 shrink-0 items-center gap-2 border-b border-rule bg-sheet pr-3.5 pl-4">
       <Mark />
@@ -25,7 +34,7 @@ export function TopBar() {
           type="button"
           className="btn px-2"
           aria-label="Undo"
-          title="Undo (Ctrl Z)"
+          title={withStep('Undo', last, 'Ctrl Z')}
           disabled={!canUndo}
           onClick={undo}
         >
@@ -35,7 +44,7 @@ export function TopBar() {
           type="button"
           className="btn px-2"
           aria-label="Redo"
-          title="Redo (Ctrl Shift Z)"
+          title={withStep('Redo', next, 'Ctrl Shift Z')}
           disabled={!canRedo}
           onClick={redo}
         >

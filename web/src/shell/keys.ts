@@ -33,7 +33,7 @@ function nudge(e: KeyboardEvent): void {
   if (tab === 'path') {
     if (pathOf(useEditor.getState())?.locked) return;
     if (points.length > 0) editPath('movePoints', { indexes: points, x: dx, y: dy }, 'nudge');
-    else editPath('move', { x: dx, y: dy }, 'nudge');
+    else editPath('movePath', { x: dx, y: dy }, 'nudge');
     return;
   }
   if (!doc || !selected || tab === 'export') return;

@@ -165,7 +165,7 @@ interface BendProps {
 
 /** The two handles of a point; Alt breaks them apart. */
 function Bends({ index, knot, unit, toScene }: BendProps) {
-  const pull = (op: string) => (e: React.PointerEvent) =>
+  const pull = (op: 'moveIn' | 'moveOut') => (e: React.PointerEvent) =>
     drag(e, toScene, (x, y, event) =>
       previewPath(op, { index, x, y, ...(event.altKey ? { broken: true } : {}) }, op),
     );

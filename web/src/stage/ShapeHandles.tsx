@@ -27,7 +27,7 @@ export function dragWholePath(path: GuidePath, unit: number, toScene: ToScene) {
         const doc = useEditor.getState().doc;
         const free = event.ctrlKey || !doc;
         const [nx, ny] = free ? [x + cx, y + cy] : snapped(doc, path.id, x + cx, y + cy, unit);
-        editPath('move', { x: nx - lastX, y: ny - lastY }, 'move-path');
+        editPath('movePath', { x: nx - lastX, y: ny - lastY }, 'move-path');
         [lastX, lastY] = [nx, ny];
       },
       endSnap,

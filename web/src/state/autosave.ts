@@ -4,6 +4,7 @@ import { complete } from '../core/core';
 import type { SceneDoc } from '../core/document';
 import type { Pending } from './browserStore';
 import { replaceDoc, settle, showScene, useEditor } from './editor';
+import { doneSince } from './stepNames';
 import { notify } from './notices';
 import { dropPending, isOurs, keepPending, pendingOf } from './pending';
 import { earlierVisit, keepVisit } from './visits';
@@ -76,7 +77,7 @@ async function takeUp(found: Pending): Promise<void> {
   unanswered = [...unanswered, ...found.keys];
   const kept = await keepPending({ scene: found.scene, revision, document, keys: unanswered });
   if (kept && !isOurs(found)) await dropPending(found.scene, found.tab);
-  replaceDoc(document);
+  replaceDoc(document, 'Took up changes found in this browser');
 }
 
 /** Work of a page that is gone, chosen from those offered: an edit like any other. */
@@ -200,7 +201,9 @@ async function send(): Promise<void> {
     await Promise.race([store(), new Promise((done) => setTimeout(done, STORE_WAIT))]);
     const { key } = next.doc === doc ? next : (next = { key: crypto.randomUUID(), doc });
     if (!unanswered.includes(key)) unanswered = [...unanswered, key];
-    const saved = await api.saveScene(sceneId, revision, doc, key);
+    const { past, future } = useEditor.getState();
+    const done = doneSince(confirmed, doc, past, future);
+    const saved = await api.saveScene(sceneId, revision, doc, key, done);
     reachable = true;
     revision = saved.revision;
     confirmed = doc;
@@ -268,7 +271,7 @@ export function resolveConflict(mine: boolean): void {
     void store();
     schedule(0);
   } else {
-    replaceDoc(theirs.document);
+    replaceDoc(theirs.document, 'Took the other version');
     void dropPending(sceneId);
     tell();
     notify('The other version stands. Undo brings yours back.');

@@ -27,10 +27,18 @@ export interface Visit {
   last: number;
 }
 
+/** A document that undo or redo lead to, and what led to it. */
+interface Step {
+  scene: string;
+  step: number;
+  document: SceneDoc;
+  done?: string;
+}
+
 interface Store extends DBSchema {
   pending: { key: [string, string]; value: Pending; indexes: { scene: string } };
   visits: { key: string; value: Visit };
-  steps: { key: [string, number]; value: { scene: string; step: number; document: SceneDoc } };
+  steps: { key: [string, number]; value: Step };
 }
 
 let opened: Promise<IDBPDatabase<Store>> | undefined;

@@ -3,7 +3,7 @@ import { letteringsOf } from './items';
 import { EMPTY_RUN, lettering, scene } from '../testing';
 import {
   applyEdit,
-  change,
+  replaceDoc,
   endGesture,
   problemText,
   redo,
@@ -12,7 +12,7 @@ import {
   undo,
   useEditor,
 } from './editor';
-import { changeLettering, setValue, toggleFlag } from './values';
+import { changeLettering, changeScene, setValue, toggleFlag } from './values';
 import { onFrame } from '../core/core';
 import { addLettering, removeItems, restack } from './itemActions';
 import { addPath } from './paths';
@@ -70,7 +70,7 @@ describe('history', () => {
 describe('bad input', () => {
   it('changes nothing and is told', () => {
     const before = state().doc;
-    const problems = change((d) => ({ ...d, length: -1 }));
+    const problems = changeScene({ length: -1 });
     expect(problems[0]?.path).toBe('$.length');
     expect(state().doc).toBe(before);
     expect(state().past).toHaveLength(0);
@@ -147,11 +147,11 @@ describe('making', () => {
   });
 
   it('reorders, hides and locks', () => {
-    change((d) => ({
-      ...d,
-      items: [...d.items, lettering({ id: 'm' })],
-      stack: ['l', 'm'],
-    }));
+    const doc = state().doc!;
+    replaceDoc(
+      { ...doc, items: [...doc.items, lettering({ id: 'm' })], stack: ['l', 'm'] },
+      'Added a lettering',
+    );
     restack('l', '', 1);
     expect(state().doc!.stack).toEqual(['m', 'l']);
     restack('l', '', -9);

@@ -5,6 +5,7 @@ import type { Channel, GuidePath, Knot, SceneDoc } from '../core/document';
 import { api } from '../api/client';
 import { inStack, letteringOf } from './items';
 import { notify } from './notices';
+import { nameStep } from './stepNames';
 import type { Steps } from './visits';
 
 export type Tab = 'words' | 'path' | 'seat' | 'move' | 'dress' | 'export';
@@ -251,11 +252,11 @@ export function settle(): void {
 }
 
 /**
- * Puts another document in the place of the present one, as one step that can be undone. Edits with
- * the same {@code merge} word soon after each other are one step. A document with problems is not
- * taken: nothing changes, and the problems are given back.
+ * Puts another document in the place of the present one, as one step that can be undone and is
+ * called what was done. Edits with the same {@code merge} word soon after each other are one step.
+ * A document with problems is not taken: nothing changes, and the problems are given back.
  */
-export function replaceDoc(next: SceneDoc, merge = ''): Problem[] {
+export function replaceDoc(next: SceneDoc, done: string, merge = ''): Problem[] {
   const { doc, past } = get();
   if (!doc || next === doc) return [];
   const answer = core.open(next);
@@ -264,6 +265,7 @@ export function replaceDoc(next: SceneDoc, merge = ''): Problem[] {
   const merged = merge !== '' && merge === lastMerge && (held || now - lastEdit < 1500);
   lastMerge = merge;
   lastEdit = now;
+  nameStep(next, done);
   set({ doc: next, past: merged ? past : [...past, doc], future: [] });
   if (answer.kind === 'open') {
     ticket++;
@@ -287,17 +289,7 @@ export function endGesture(): void {
   held = false;
 }
 
-/** {@link replaceDoc} that tells problems in a notice. */
-export function change(update: (doc: SceneDoc) => SceneDoc, merge = ''): Problem[] {
-  settle();
-  const { doc } = get();
-  if (!doc) return [];
-  const problems = replaceDoc(update(doc), merge);
-  if (problems.length > 0) notify(problemText(problems[0]!), 'error');
-  return problems;
-}
-
-/** An edit by the rules of the core. */
+/** An edit by the rules of the core. What is wrong with it is told in a notice and given back. */
 export function applyEdit(edit: Edit, merge = ''): Problem[] {
   settle();
   const { doc } = get();
@@ -307,7 +299,10 @@ export function applyEdit(edit: Edit, merge = ''): Problem[] {
     notify(next.error, 'error');
     return [];
   }
-  return change(() => next, merge);
+  const problems =
+    'problems' in next ? next.problems : replaceDoc(next, core.editDone(edit), merge);
+  if (problems.length > 0) notify(problemText(problems[0]!), 'error');
+  return problems;
 }
 
 /** A problem as one sentence, without the document's brackets and dots. */

@@ -142,7 +142,7 @@ it('puts a picture under the lines, in the frame', async () => {
   });
   changeTemplate(t.id, { opacity: 20 });
   expect(state().doc!.templates[0]?.opacity).toBe(20);
-  expect(changeTemplate(t.id, { opacity: 200 })[0]?.path).toBe('$.templates[0].opacity');
+  expect(changeTemplate(t.id, { opacity: 200 })[0]?.path).toBe('$.opacity');
   removeTemplate(t.id);
   expect(state().doc!.templates).toEqual([]);
 });

@@ -1,8 +1,8 @@
 import { api } from '../api/client';
 import * as core from '../core/core';
-import type { FoundPath } from '../core/core';
+import type { Edit, FoundPath, Further, Problem } from '../core/core';
 import { isShape, type GuidePath, type Knot, type Pair, type Template } from '../core/document';
-import { applyEdit, change, pathOf, preview, undo, useEditor, type Drawing } from './editor';
+import { applyEdit, pathOf, preview, undo, useEditor, type Drawing } from './editor';
 import { letteringOf, letteringsOf } from './items';
 import { newId } from './itemActions';
 import { notify } from './notices';
@@ -10,26 +10,44 @@ import { warmUpFitting } from './warmUp';
 
 const get = useEditor.getState;
 
-/** The chosen path's edit at the playhead. */
-export function editPath(op: string, more: Record<string, unknown> = {}, merge = '') {
+/** Edits of one path, of the chosen one unless they name another. */
+export type PathOp = Extract<Edit, { path: string }>['op'];
+type OfPath<Op extends PathOp> = Further<Op, 'path' | 'time'> & { path?: string };
+
+/** What is needed may be left out where all of it may; then a word for steps to be one. */
+type Arguments<More> = object extends More
+  ? [more?: More, merge?: string]
+  : [more: More, merge?: string];
+
+function pathEdit<Op extends PathOp>(op: Op, more: OfPath<Op> | undefined): Edit | undefined {
   const path = pathOf(get());
-  if (!path) return [];
-  return applyEdit({ op, path: path.id, time: get().time, ...more }, merge);
+  return path && ({ op, path: path.id, time: get().time, ...more } as unknown as Edit);
+}
+
+/** The chosen path's edit at the playhead. */
+export function editPath<Op extends PathOp>(op: Op, ...rest: Arguments<OfPath<Op>>): Problem[] {
+  const [more, merge] = rest as [OfPath<Op>?, string?];
+  const edit = pathEdit(op, more);
+  return edit ? applyEdit(edit, merge) : [];
 }
 
 /** The same, of a drag: shown at once, made when the pointer rests. */
-export function previewPath(op: string, more: Record<string, unknown>, merge: string): void {
-  const path = pathOf(get());
-  if (path) preview({ op, path: path.id, time: get().time, ...more }, merge);
+export function previewPath<Op extends PathOp>(op: Op, more: OfPath<Op>, merge: string): void {
+  const edit = pathEdit(op, more);
+  if (edit) preview(edit, merge);
 }
 
+type AddingOp = 'newShape' | 'newPath' | 'placePath' | 'duplicatePath' | 'parallelPath';
+
 /** Adds a path by an edit of the core, seats the chosen lettering on it and chooses it. */
-export function addPath(op: string, more: Record<string, unknown>): void {
+export function addPath<Op extends AddingOp>(
+  op: Op,
+  more: Further<Op, 'id' | 'seat' | 'time'> & { seat?: string },
+): void {
   const id = newId();
-  const { selected } = get();
-  if (applyEdit({ op, id, seat: selected ?? '', time: get().time, ...more }).length === 0) {
-    choosePath(id);
-  }
+  const seat = get().selected ?? '';
+  const edit = { op, id, seat, time: get().time, ...more } as unknown as Edit;
+  if (applyEdit(edit).length === 0) choosePath(id);
 }
 
 export function choosePath(id: string): void {
@@ -129,7 +147,7 @@ export function sitters(path: string): string[] {
 export function importPaths(paths: FoundPath[], fit: boolean): void {
   const named = paths.map((p, i) => ({ id: newId(), name: p.name ?? `Path ${i + 1}`, d: p.d }));
   const { selected } = get();
-  const seat = letteringOf(get().doc, selected) ? selected : '';
+  const seat = letteringOf(get().doc, selected)?.id ?? '';
   if (applyEdit({ op: 'importPaths', paths: named, fit, seat }).length === 0 && named[0]) {
     choosePath(named[0].id);
   }
@@ -143,35 +161,20 @@ export async function addTemplate(file: File): Promise<void> {
   }
   try {
     const image = await api.keepImage(file);
-    change((d) => {
-      const k = Math.min(d.width / image.width, d.height / image.height);
-      const [width, height] = [image.width * k, image.height * k];
-      const template: Template = {
-        id: newId(),
-        name: file.name.slice(0, 200),
-        image: image.id,
-        x: (d.width - width) / 2,
-        y: (d.height - height) / 2,
-        width,
-        height,
-        opacity: 40,
-      };
-      return { ...d, templates: [...(d.templates ?? []), template] };
-    });
+    const { width, height } = image;
+    const name = file.name.slice(0, 200);
+    applyEdit({ op: 'addTemplate', id: newId(), name, image: image.id, width, height });
   } catch (e) {
     notify(e instanceof Error ? e.message : 'The picture could not be kept', 'error');
   }
 }
 
 export function changeTemplate(id: string, parts: Partial<Template>, merge = '') {
-  return change(
-    (d) => ({ ...d, templates: d.templates.map((t) => (t.id === id ? { ...t, ...parts } : t)) }),
-    merge,
-  );
+  return applyEdit({ op: 'changeTemplate', item: id, fields: parts }, merge);
 }
 
 export function removeTemplate(id: string): void {
-  change((d) => ({ ...d, templates: d.templates.filter((t) => t.id !== id) }));
+  applyEdit({ op: 'removeTemplate', item: id });
 }
 
 /** The kind of a path in a word or two. */

@@ -1,36 +1,30 @@
 import * as core from '../core/core';
 import type { Problem } from '../core/core';
-import type { Channel, Item, Lettering, Placed } from '../core/document';
+import type { Channel, Lettering, Placed, SceneDoc } from '../core/document';
 import { channelsOf } from './channels';
-import { applyEdit, change, undo, useEditor } from './editor';
-import { isLocked, itemOf, letteringOf } from './items';
+import { applyEdit, undo, useEditor } from './editor';
+import { isLocked, itemOf } from './items';
 import { notify } from './notices';
 
-/** An item with the parts that an update names. */
-function changeItem(id: string, parts: Partial<Item>, merge: string): Problem[] {
-  return change(
-    (doc) => ({
-      ...doc,
-      items: doc.items.map((i) => (i.id === id ? ({ ...i, ...parts } as Item) : i)),
-    }),
-    merge,
-  );
+/** Fields as an edit carries them: one that is taken away is null. */
+function withNulls(parts: object): Record<string, unknown> {
+  return Object.fromEntries(Object.entries(parts).map(([name, v]) => [name, v ?? null]));
 }
 
 /** A lettering with the parts that an update names. */
 export function changeLettering(id: string, parts: Partial<Lettering>, merge = ''): Problem[] {
-  return changeItem(id, parts, merge);
+  return applyEdit({ op: 'change', items: [id], fields: withNulls(parts) }, merge);
 }
 
-/** A drawing or a group with other parts. */
+/** A drawing, a group or a field with other parts. */
 export function changePlaced(id: string, parts: Partial<Placed>, merge = ''): Problem[] {
-  return changeItem(id, parts as Partial<Item>, merge);
+  return applyEdit({ op: 'change', items: [id], fields: withNulls(parts) }, merge);
 }
 
 /** Hides or shows an item, locks or unlocks it. */
 export function toggleFlag(id: string, flag: 'hidden' | 'locked'): void {
   const item = itemOf(useEditor.getState().doc, id);
-  if (item) changeItem(id, { [flag]: !item[flag] }, '');
+  if (item) applyEdit({ op: 'change', items: [id], fields: { [flag]: !item[flag] } });
 }
 
 /**
@@ -38,37 +32,12 @@ export function toggleFlag(id: string, flag: 'hidden' | 'locked'): void {
  * own only those go to the others that are new.
  */
 export function changeChosen(id: string, parts: Partial<Lettering>, merge = ''): Problem[] {
-  const { doc } = useEditor.getState();
-  const before = letteringOf(doc, id);
-  const all = new Set(chosenWith(id));
-  return change(
-    (d) => ({
-      ...d,
-      items: d.items.map((i) => {
-        if (i.kind !== 'lettering' || !all.has(i.id)) return i;
-        return i.id === id ? { ...i, ...parts } : withNew(i, before, parts);
-      }),
-    }),
-    merge,
-  );
+  return applyEdit({ op: 'change', items: chosenWith(id), fields: withNulls(parts) }, merge);
 }
 
-/** A lettering with what differs between parts and how they were on another one. */
-function withNew(l: Lettering, before: Lettering | undefined, parts: Partial<Lettering>) {
-  const out: Record<string, unknown> = { ...l };
-  for (const [name, value] of Object.entries(parts)) {
-    const was: unknown = before?.[name as keyof Lettering];
-    out[name] = isObject(value) && isObject(was) ? merged(out[name], was, value) : value;
-  }
-  return out as unknown as Lettering;
-}
-
-const isObject = (v: unknown): v is Record<string, unknown> =>
-  typeof v === 'object' && v !== null && !Array.isArray(v);
-
-function merged(own: unknown, was: Record<string, unknown>, now: Record<string, unknown>) {
-  const fresh = Object.entries(now).filter(([name, value]) => value !== was[name]);
-  return { ...(isObject(own) ? own : {}), ...Object.fromEntries(fresh) };
+/** Settings of the scene, such as its size. */
+export function changeScene(parts: Partial<SceneDoc>, merge = ''): Problem[] {
+  return applyEdit({ op: 'changeScene', fields: withNulls(parts) }, merge);
 }
 
 /** An item, and where it is chosen with others, these too. */

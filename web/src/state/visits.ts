@@ -1,6 +1,7 @@
 import { complete } from '../core/core';
 import type { SceneDoc } from '../core/document';
 import { browserStore } from './browserStore';
+import { nameStep, stepName } from './stepNames';
 
 /** Steps of a scene that outlive its page; within a page there are as many as were made. */
 const MOST = 200;
@@ -38,7 +39,7 @@ export function keepVisit(scene: string, doc: SceneDoc, { past, future }: Steps)
       const document = all[step - base]!;
       if (known.get(step) === document) continue;
       known.set(step, document);
-      void steps.put({ scene, step, document });
+      void steps.put({ scene, step, document, done: stepName(document) });
     }
     for (const step of [...known.keys()]) {
       if (step >= first && step <= end) continue;
@@ -65,15 +66,18 @@ export async function earlierVisit(scene: string, doc: SceneDoc): Promise<Steps>
     const range = IDBKeyRange.bound([scene, visit.first], [scene, visit.last]);
     const kept = await db.getAll('steps', range);
     // Those that an earlier version of this page kept are of an earlier version themselves.
-    const documents = kept.map((k) =>
-      k.document.version === 2 ? k.document : complete(k.document),
-    );
+    const documents = kept.map((k) => {
+      const document = k.document.version === 2 ? k.document : complete(k.document);
+      nameStep(document, k.done ?? '');
+      return document;
+    });
     const at = visit.at - visit.first;
     const left = documents[at];
     if (!left) return { past: [], future: [] };
     bases.set(scene, visit.first);
     written.set(scene, new Map(kept.map((k) => [k.step, k.document])));
     const same = JSON.stringify(left) === JSON.stringify(doc);
+    if (same) nameStep(doc, stepName(left));
     return same
       ? { past: documents.slice(0, at), future: documents.slice(at + 1) }
       : { past: documents.slice(0, at + 1), future: [] };

@@ -14,7 +14,7 @@ export function FinishSection({ item }: { item: Item }) {
   const effects = item.effects ?? [];
   // The values of new effects are known once the document has been opened with them.
   useEditor((s) => s.opened);
-  const add = (kind: string) =>
+  const add = (kind: Effect['kind']) =>
     applyEdit({ op: 'addEffect', items: chosenWith(item.id), kind, effect: newId() });
   return (
     <section className="section">
@@ -33,8 +33,7 @@ export function FinishSection({ item }: { item: Item }) {
 
 function Entry({ item, effect, index }: { item: string; effect: Effect; index: number }) {
   const label = WORDS[effect.kind] ?? effect.kind;
-  const edit = (op: string, more: object = {}) =>
-    applyEdit({ op, item, effect: effect.id, ...more });
+  const at = { item, effect: effect.id };
   const values = appearanceOf(item).filter((c) => c.startsWith(`effect-${effect.id}-`));
   return (
     <li className={`rounded-lg border border-rule p-2 ${effect.off ? 'opacity-60' : ''}`}>
@@ -43,18 +42,21 @@ function Entry({ item, effect, index }: { item: string; effect: Effect; index: n
         {index > 0 && (
           <IconButton
             label={`${label}: do it before the one above`}
-            onClick={() => edit('moveEffect', { to: index - 1 })}
+            onClick={() => applyEdit({ op: 'moveEffect', ...at, to: index - 1 })}
           >
             <ArrowUp className="size-4" />
           </IconButton>
         )}
         <IconButton
           label={effect.off ? `${label}: switch on` : `${label}: switch off`}
-          onClick={() => edit('switchEffect')}
+          onClick={() => applyEdit({ op: 'switchEffect', ...at })}
         >
           {effect.off ? <EyeOff className="size-4" /> : <Eye className="size-4" />}
         </IconButton>
-        <IconButton label={`${label}: remove`} onClick={() => edit('removeEffect')}>
+        <IconButton
+          label={`${label}: remove`}
+          onClick={() => applyEdit({ op: 'removeEffect', ...at })}
+        >
           <Trash2 className="size-4" />
         </IconButton>
       </div>

@@ -1,7 +1,7 @@
 import { plainBlur } from '../../core/document';
 import type { Lettering } from '../../core/document';
-import { change, useEditor } from '../../state/editor';
-import { changeChosen } from '../../state/values';
+import { useEditor } from '../../state/editor';
+import { changeChosen, changeScene } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { NumberField } from '../../ui/NumberField';
 
@@ -9,7 +9,7 @@ import { NumberField } from '../../ui/NumberField';
 export function BlurFields({ lettering }: { lettering: Lettering | undefined }) {
   const blur = useEditor((s) => s.doc?.blur) ?? plainBlur;
   const put = (parts: Partial<typeof plainBlur>) =>
-    change((d) => ({ ...d, blur: { ...blur, ...parts } }), 'blur');
+    changeScene({ blur: { ...blur, ...parts } }, 'blur');
   return (
     <>
       <NumberField

@@ -47,7 +47,7 @@ export function PlaceTools({ path, closed }: { path: GuidePath; closed: boolean 
         <button type="button" className="btn" onClick={() => editPath('fit')}>
           <Maximize className={icon} /> Fit to frame
         </button>
-        <button type="button" className="btn" onClick={() => editPath('centre')}>
+        <button type="button" className="btn" onClick={() => editPath('centrePath')}>
           <Crosshair className={icon} /> Centre it
         </button>
         <button type="button" className="btn" onClick={() => scaled(-1, 1)}>

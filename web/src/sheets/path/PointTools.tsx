@@ -81,7 +81,6 @@ interface ChosenProps {
 function Chosen({ path, points, chosen }: ChosenProps) {
   const first = points[chosen[0] ?? 0];
   const one = chosen.length === 1;
-  const edit = (op: string, more = {}) => editPath(op, { indexes: chosen, ...more });
   if (!first) return null;
   const kinds = new Set(chosen.map((i) => points[i]?.kind));
   return (
@@ -116,14 +115,18 @@ function Chosen({ path, points, chosen }: ChosenProps) {
               { value: 'smooth', label: 'Smooth', detail: 'Handles in line' },
               { value: 'symmetric', label: 'Even', detail: 'In line and of one length' },
             ]}
-            onChange={(kind) => edit('kind', { kind })}
+            onChange={(kind) => kind !== 'mixed' && editPath('kind', { indexes: chosen, kind })}
           />
-          <button type="button" className="btn mb-1.5 w-full" onClick={() => edit('smooth')}>
+          <button
+            type="button"
+            className="btn mb-1.5 w-full"
+            onClick={() => editPath('smooth', { indexes: chosen })}
+          >
             Smooth the line here
           </button>
         </>
       )}
-      {!one && <AlignButtons edit={edit} many={chosen.length > 2} />}
+      {!one && <AlignButtons indexes={chosen} />}
       <div className="flex gap-1.5">
         {one && path.kind === 'drawn' && (
           <button
@@ -150,27 +153,28 @@ const EDGES = [
   { edge: 'top', label: 'Line up on the top', icon: AlignStartHorizontal },
   { edge: 'middle', label: 'Line up on the middle', icon: AlignCenterHorizontal },
   { edge: 'bottom', label: 'Line up on the bottom', icon: AlignEndHorizontal },
-];
+] as const;
 
-function AlignButtons({ edit, many }: { edit: (op: string, more: object) => void; many: boolean }) {
+function AlignButtons({ indexes }: { indexes: number[] }) {
+  const many = indexes.length > 2;
   return (
     <div className="mb-1.5 flex justify-between">
       {EDGES.map(({ edge, label, icon: Icon }) => (
-        <IconButton key={edge} label={label} onClick={() => edit('align', { edge })}>
+        <IconButton key={edge} label={label} onClick={() => editPath('align', { indexes, edge })}>
           <Icon className="size-4" />
         </IconButton>
       ))}
       <IconButton
         label="Even steps across"
         disabled={!many}
-        onClick={() => edit('distribute', { across: true })}
+        onClick={() => editPath('distribute', { indexes, across: true })}
       >
         <AlignHorizontalSpaceAround className="size-4" />
       </IconButton>
       <IconButton
         label="Even steps down"
         disabled={!many}
-        onClick={() => edit('distribute', { across: false })}
+        onClick={() => editPath('distribute', { indexes, across: false })}
       >
         <AlignVerticalSpaceAround className="size-4" />
       </IconButton>

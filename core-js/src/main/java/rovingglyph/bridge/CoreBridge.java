@@ -12,7 +12,8 @@ import org.teavm.jso.JSExport;
 import rovingglyph.document.DrawnPathCodec;
 import rovingglyph.document.MotionCodec;
 import rovingglyph.document.SceneCodec;
-import rovingglyph.edit.PathOps;
+import rovingglyph.edit.PathCommands;
+import rovingglyph.edit.RefusedEdit;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.GroupTransform;
 import rovingglyph.frame.OutlineSteps;
@@ -133,7 +134,7 @@ public final class CoreBridge {
   @JSExport
   public static String preview(String edit) {
     try {
-      show(SceneEdits.apply(standing.scene(), edit));
+      show(SceneEdits.apply(standing.scene(), standing, edit));
       return "";
     } catch (IllegalArgumentException e) {
       return e.getMessage();
@@ -234,15 +235,23 @@ public final class CoreBridge {
         : c.clamp(Timeline.value(m.movable(c), time));
   }
 
-  /** An edited document, or an object with the field "error". */
+  /** What an edit is called once it is done, such as "Moved a keyframe". */
+  @JSExport
+  public static String editDone(String edit) {
+    return SceneEdits.done(edit);
+  }
+
+  /** An edited document, or an object with the field "problems" or "error". */
   @JSExport
   public static String edit(String document, String edit) {
     try {
       // Of the open scene the landings are solved: an edit starts from what is seen, not from the
       // values that stood in the document.
       Scene scene = document.equals(opened) ? standing.scene() : SceneCodec.read(document);
-      Scene edited = StandingEdits.apply(standing, document.equals(opened), edit);
-      return SceneCodec.write(edited != null ? edited : SceneEdits.apply(scene, edit));
+      PreparedScene stands = document.equals(opened) ? standing : null;
+      return SceneCodec.write(SceneEdits.apply(scene, stands, edit));
+    } catch (RefusedEdit e) {
+      return new JsonObject().add("problems", Summary.problems(e.problems())).toString();
     } catch (IllegalArgumentException e) {
       return new JsonObject().add("error", e.getMessage()).toString();
     }
@@ -450,7 +459,7 @@ public final class CoreBridge {
   @JSExport
   public static int simplified(String path, double tolerance, double time) {
     GuidePath p = prepared.scene().path(path);
-    List<Cubic> cubics = PathOps.simplify(p, tolerance, time).cubics();
+    List<Cubic> cubics = PathCommands.simplify(p, tolerance, time).cubics();
     return KnotsOf.cubics(cubics, contour(path, time).closed()).size();
   }
 

@@ -46,7 +46,7 @@ final class DocumentTypes {
 
   private void shared(Schema.Shared<?> s) {
     out.append("\nexport interface ").append(s.name()).append(" {\n");
-    s.fields().forEach(this::field);
+    s.fields().forEach(f -> out.append(member(f)));
     out.append("}\n");
   }
 
@@ -60,22 +60,17 @@ final class DocumentTypes {
     if (s.kind() != null) {
       out.append("  kind: '").append(s.kind()).append("';\n");
     }
-    s.own().forEach(this::field);
+    s.own().forEach(f -> out.append(member(f)));
     out.append("}\n");
   }
 
-  private void field(Field<?, ?> f) {
-    if (!f.about().isEmpty()) {
-      out.append("  /** ").append(sentence(f.about())).append(" */\n");
-    }
+  /** One field of an interface, with what is said of it. */
+  static String member(Field<?, ?> f) {
+    String about = f.about().isEmpty() ? "" : "  /** " + sentence(f.about()) + " */\n";
     boolean may = f.presence() == Field.Presence.DIFFERING;
     boolean none = f.missing() == null && f.presence() == Field.Presence.WRITTEN;
-    out.append("  ")
-        .append(f.name())
-        .append(may ? "?: " : ": ")
-        .append(f.type().typescript())
-        .append(none ? " | null" : "")
-        .append(";\n");
+    String type = f.type().typescript() + (none ? " | null" : "");
+    return about + "  " + f.name() + (may ? "?: " : ": ") + type + ";\n";
   }
 
   private static String sentence(String about) {

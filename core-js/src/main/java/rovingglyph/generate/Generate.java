@@ -18,6 +18,7 @@ public final class Generate {
     Files.createDirectories(folder);
     Files.writeString(folder.resolve("frame.ts"), FrameConstants.text());
     Files.writeString(folder.resolve("document.ts"), DocumentTypes.text());
+    Files.writeString(folder.resolve("edits.ts"), EditTypes.text());
     if (args.length > 1) {
       Path docs = Path.of(args[1]);
       Path page = docs.resolve("scene-format.md");

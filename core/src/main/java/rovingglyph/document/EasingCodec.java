@@ -34,7 +34,7 @@ public final class EasingCodec {
           "gentle-both", Easing.Kind.EASE_IN_OUT);
 
   /** The type of a keyframe's easing. */
-  static final FieldType<Easing> TYPE =
+  public static final FieldType<Easing> TYPE =
       new FieldType<>() {
         @Override
         public Easing read(Fields f, String name, Easing missing) {
@@ -83,7 +83,8 @@ public final class EasingCodec {
       return Easing.of(FORMER.get(v.asString()));
     }
     if (v.isString()) {
-      return Easing.of(f.choice(name, Easing.Kind.values(), missing.kind()));
+      Easing.Kind kind = f.choice(name, Easing.Kind.values(), null);
+      return kind == null ? missing : Easing.of(kind);
     }
     return v.isObject() ? byNumbers(f.object(name)) : own(f, name);
   }

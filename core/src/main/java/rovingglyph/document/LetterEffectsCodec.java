@@ -13,7 +13,6 @@ import rovingglyph.scene.Trail;
 import rovingglyph.schema.Field;
 import rovingglyph.schema.Lists;
 import rovingglyph.schema.Schema;
-import rovingglyph.schema.Spelling;
 import rovingglyph.schema.Types;
 import rovingglyph.schema.Values;
 
@@ -128,7 +127,7 @@ final class LetterEffectsCodec {
           .made(LetterEffectsCodec::trail);
 
   private static final Field<Recipe, Recipe.Kind> KIND =
-      field("kind", Types.choice(Recipe.Kind.values()), Recipe::kind).required(null);
+      field("kind", Types.choice(Recipe.Kind.values()), Recipe::kind);
 
   /** The numbers and choices that it was written from are kept as its further fields. */
   private static final Schema<Recipe> RECIPE =
@@ -171,9 +170,6 @@ final class LetterEffectsCodec {
   }
 
   private static Recipe recipe(Values v) {
-    if (!v.fields().has(KIND.name())) {
-      v.fields().problem(KIND.name(), "is missing", Spelling.all(Recipe.Kind.values()));
-    }
     return v.get(KIND) == null ? null : new Recipe(v.get(KIND), v.rest());
   }
 

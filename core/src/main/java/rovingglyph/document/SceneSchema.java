@@ -45,7 +45,7 @@ final class SceneSchema {
   private static final Field<TracingImage, Boolean> HIDDEN =
       field("hidden", Types.flag(), TracingImage::hidden).usual(false);
 
-  private static final Schema<TracingImage> TEMPLATE =
+  static final Schema<TracingImage> TEMPLATE =
       Schema.<TracingImage>named("Template")
           .with(IMAGE_ID, IMAGE_NAME, IMAGE, X, Y, IMAGE_WIDTH, IMAGE_HEIGHT, OPACITY, HIDDEN)
           .keeping(TracingImage::extras)

@@ -1,12 +1,14 @@
 package rovingglyph.edit;
 
-import com.eclipsesource.json.JsonObject;
-import com.eclipsesource.json.JsonValue;
+import static rovingglyph.edit.Arguments.ITEM;
+import static rovingglyph.edit.Arguments.ITEMS;
+import static rovingglyph.edit.Arguments.item;
+import static rovingglyph.edit.Command.argument;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.UnaryOperator;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
@@ -16,67 +18,79 @@ import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.UnknownFields;
+import rovingglyph.schema.Field;
 import rovingglyph.schema.Spelling;
+import rovingglyph.schema.Types;
+import rovingglyph.schema.Values;
 
 /** Edits of the effects, the blend mode and the clip of items of any kind. */
 final class Appearances {
+  private static final Field<Values, String> EFFECT = argument("effect", Types.id());
+  private static final Field<Values, Effect.Kind> KIND =
+      argument("kind", Types.choice(Effect.Kind.values()));
+  private static final Field<Values, Boolean> OFF = argument("off", Types.flag()).optional();
+  private static final Field<Values, Integer> TO = argument("to", Types.integer(-1, 1000));
+  private static final Field<Values, BlendMode> MODE =
+      argument("mode", Types.choice(BlendMode.values()));
+  private static final Field<Values, String> PATH =
+      argument("path", Types.orNull(Types.text(Types.LONGEST_ID))).optional();
+  private static final Field<Values, Boolean> INVERTED =
+      argument("inverted", Types.flag()).optional();
+
+  static final List<Command> ALL =
+      List.of(
+          ofEach("addEffect", "Added an effect", List.of(KIND, EFFECT), Appearances::added),
+          ofOne("removeEffect", "Removed an effect", List.of(), (all, at, v) -> all.remove(at)),
+          ofOne("switchEffect", "Switched an effect", List.of(OFF), Appearances::switched),
+          ofOne("moveEffect", "Moved an effect", List.of(TO), Appearances::moved),
+          ofEach(
+              "blend",
+              "Changed a blend mode",
+              List.of(MODE),
+              (scene, item, v) -> item.with(item.properties().blended(v.get(MODE)))),
+          ofEach("clip", "Changed a clip", List.of(PATH, INVERTED), Appearances::clipped));
+
   private Appearances() {}
 
-  /** Null if the edit is none of these. */
-  static Scene apply(Scene scene, String op, JsonObject edit) {
-    return switch (op) {
-      case "addEffect" -> ofEach(scene, edit, item -> added(item, edit));
-      case "removeEffect" -> effects(scene, edit, (all, at) -> all.remove(at));
-      case "switchEffect" ->
-          effects(
-              scene,
-              edit,
-              (all, at) ->
-                  all.set(at, all.get(at).switchedOff(edit.getBoolean("off", !all.get(at).off()))));
-      case "moveEffect" ->
-          effects(
-              scene,
-              edit,
-              (all, at) -> {
-                Effect moved = all.remove(at);
-                all.add(Math.min(Math.max(edit.getInt("to", at), 0), all.size()), moved);
-              });
-      case "blend" -> ofEach(scene, edit, item -> item.with(item.properties().blended(mode(edit))));
-      case "clip" -> ofEach(scene, edit, item -> clipped(scene, item, edit));
-      default -> null;
-    };
+  private interface ItemChange {
+    Item of(Scene scene, Item item, Values v);
   }
 
   /** Changes all of {@code items}. */
-  private static Scene ofEach(Scene scene, JsonObject edit, UnaryOperator<Item> change) {
-    Scene out = scene;
-    JsonValue given = edit.get("items");
-    if (given == null || !given.isArray() || given.asArray().isEmpty()) {
-      throw new IllegalArgumentException("Choose an item first");
-    }
-    for (JsonValue v : given.asArray()) {
-      out = out.withItem(change.apply(Groups.item(scene, v.isString() ? v.asString() : "")));
-    }
-    return out;
+  private static Command ofEach(
+      String op, String done, List<Field<Values, ?>> more, ItemChange change) {
+    List<Field<Values, ?>> all = new ArrayList<>(List.of(ITEMS));
+    all.addAll(more);
+    return Command.of(
+        op,
+        done,
+        all,
+        (scene, v) -> {
+          if (v.get(ITEMS).isEmpty()) {
+            throw new IllegalArgumentException("Choose an item first");
+          }
+          Scene out = scene;
+          for (String id : v.get(ITEMS)) {
+            out = out.withItem(change.of(scene, item(scene, id), v));
+          }
+          return out;
+        });
   }
 
   /**
    * With an effect {@code effect} of a {@code kind} after its others, its numbers at their start.
    */
-  private static Item added(Item item, JsonObject edit) {
-    Effect.Kind kind = Spelling.find(Effect.Kind.values(), edit.getString("kind", ""));
-    if (kind == null) {
-      throw new IllegalArgumentException("There is no effect " + edit.get("kind"));
-    }
+  private static Item added(Scene scene, Item item, Values v) {
     List<Effect> all = new ArrayList<>(item.properties().effects());
     if (all.size() >= ItemProperties.MOST_EFFECTS) {
       throw new IllegalArgumentException(
           "An item has at most " + ItemProperties.MOST_EFFECTS + " effects: take one away first");
     }
-    String id = edit.getString("effect", "");
-    if (id.isEmpty() || all.stream().anyMatch(e -> e.id().equals(id))) {
+    String id = v.get(EFFECT);
+    if (all.stream().anyMatch(e -> e.id().equals(id))) {
       throw new IllegalArgumentException("The new effect needs an id of its own");
     }
+    Effect.Kind kind = v.get(KIND);
     all.add(new Effect(id, kind, Spelling.of(kind), false, UnknownFields.NONE));
     Map<Channel, AnimatedValue> values = new LinkedHashMap<>(item.values());
     for (Effect.Parameter p : kind.parameters()) {
@@ -86,20 +100,39 @@ final class Appearances {
   }
 
   /** What is done to one effect in the list of all. */
-  private interface Change {
-    void in(List<Effect> all, int at);
+  private interface EffectChange {
+    void in(List<Effect> all, int at, Values v);
+  }
+
+  private static void switched(List<Effect> all, int at, Values v) {
+    Effect e = all.get(at);
+    all.set(at, e.switchedOff(v.get(OFF) == null ? !e.off() : v.get(OFF)));
+  }
+
+  private static void moved(List<Effect> all, int at, Values v) {
+    Effect moved = all.remove(at);
+    all.add(Math.min(Math.max(v.get(TO), 0), all.size()), moved);
   }
 
   /** Changes the effect {@code effect} of the item {@code item}. */
-  private static Scene effects(Scene scene, JsonObject edit, Change change) {
-    Item item = Groups.item(scene, edit.getString("item", ""));
-    List<Effect> all = new ArrayList<>(item.properties().effects());
-    int at = all.stream().map(Effect::id).toList().indexOf(edit.getString("effect", ""));
-    if (at < 0) {
-      throw new IllegalArgumentException("There is no such effect any more");
-    }
-    change.in(all, at);
-    return scene.withItem(tidied(item.with(item.properties().with(all)), item));
+  private static Command ofOne(
+      String op, String done, List<Field<Values, ?>> more, EffectChange change) {
+    List<Field<Values, ?>> arguments = new ArrayList<>(List.of(ITEM, EFFECT));
+    arguments.addAll(more);
+    return Command.of(
+        op,
+        done,
+        arguments,
+        (scene, v) -> {
+          Item item = item(scene, v.get(ITEM));
+          List<Effect> all = new ArrayList<>(item.properties().effects());
+          int at = all.stream().map(Effect::id).toList().indexOf(v.get(EFFECT));
+          if (at < 0) {
+            throw new IllegalArgumentException("There is no such effect any more");
+          }
+          change.in(all, at, v);
+          return scene.withItem(tidied(item.with(item.properties().with(all)), item));
+        });
   }
 
   /** Without the values of what it no longer has. */
@@ -111,29 +144,22 @@ final class Appearances {
     return item.with(item.properties(), values);
   }
 
-  private static BlendMode mode(JsonObject edit) {
-    BlendMode mode = Spelling.find(BlendMode.values(), edit.getString("mode", ""));
-    if (mode == null) {
-      throw new IllegalArgumentException("There is no blend mode " + edit.get("mode"));
-    }
-    return mode;
-  }
-
   /**
    * Clipped to the {@code path}, or with null not clipped; {@code inverted} or not. What is left
    * out stays.
    */
-  private static Item clipped(Scene scene, Item item, JsonObject edit) {
+  private static Item clipped(Scene scene, Item item, Values v) {
     Clip before = item.properties().clip();
-    JsonValue path = edit.get("path");
-    if (path != null && path.isNull() || path == null && before == null) {
+    String id = v.get(PATH);
+    if (id == null && (v.given(PATH) || before == null)) {
       return tidied(item.with(item.properties().clipped(null)), item);
     }
-    String id = path == null ? before.path() : path.asString();
+    id = id == null ? before.path() : id;
     if (scene.path(id) == null) {
       throw new IllegalArgumentException("There is no such path any more");
     }
-    boolean inverted = edit.getBoolean("inverted", before != null && before.inverted());
+    boolean was = before != null && before.inverted();
+    boolean inverted = v.get(INVERTED) == null ? was : v.get(INVERTED);
     Clip clip = new Clip(id, inverted, before == null ? UnknownFields.NONE : before.extras());
     Item out = item.with(item.properties().clipped(clip));
     return before == null ? out.with(Channel.SOFT_EDGE, new AnimatedValue(0)) : out;

@@ -1,6 +1,9 @@
 package rovingglyph.edit;
 
-import com.eclipsesource.json.JsonObject;
+import static rovingglyph.edit.Arguments.ID;
+import static rovingglyph.edit.Arguments.ITEM;
+import static rovingglyph.edit.Command.argument;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,30 +15,32 @@ import rovingglyph.scene.Gradient;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.UnknownFields;
-import rovingglyph.schema.Spelling;
+import rovingglyph.schema.Field;
+import rovingglyph.schema.Types;
+import rovingglyph.schema.Values;
 
 /** Edits of colour fields. */
 final class ColourFields {
+  private static final Field<Values, Gradient.Kind> FILLING =
+      argument("filling", Types.choice(Gradient.Kind.values()));
+
+  static final List<Command> ALL =
+      List.of(
+          Command.of("addColourField", "Added a colour field", List.of(ID), ColourFields::add),
+          Command.of(
+              "filling", "Changed a filling", List.of(ITEM, FILLING), ColourFields::filling));
+
   private ColourFields() {}
 
-  /** Null if the edit is none of these. */
-  static Scene apply(Scene scene, String op, JsonObject edit) {
-    return switch (op) {
-      case "addColourField" -> add(scene, edit);
-      case "filling" -> filling(scene, edit);
-      default -> null;
-    };
-  }
-
   /** A new field {@code id} of one colour behind all else, over the whole frame. */
-  private static Scene add(Scene scene, JsonObject edit) {
+  private static Scene add(Scene scene, Values v) {
     Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
     ColourField.VALUES.forEach(c -> values.put(c, new AnimatedValue(ColourField.start(c))));
     values.put(Channel.X, new AnimatedValue(scene.width() / 2.0));
     values.put(Channel.Y, new AnimatedValue(scene.height() / 2.0));
     values.put(Channel.WIDTH, new AnimatedValue(Math.rint(scene.width() / 2.0)));
     values.put(Channel.HEIGHT, new AnimatedValue(Math.rint(scene.height() / 2.0)));
-    String id = edit.getString("id", "");
+    String id = v.get(ID);
     ColourField field =
         new ColourField(
             new ItemProperties(id, "Colour field"),
@@ -52,14 +57,11 @@ final class ColourFields {
    * Another {@code filling} of the field {@code item}. A gradient that has no stops yet goes from
    * its colour to nothing.
    */
-  private static Scene filling(Scene scene, JsonObject edit) {
-    if (!(scene.item(edit.getString("item", "")) instanceof ColourField f)) {
+  private static Scene filling(Scene scene, Values v) {
+    if (!(scene.item(v.get(ITEM)) instanceof ColourField f)) {
       throw new IllegalArgumentException("There is no such colour field any more");
     }
-    Gradient.Kind kind = Spelling.find(Gradient.Kind.values(), edit.getString("filling", ""));
-    if (kind == null) {
-      throw new IllegalArgumentException("There is no filling " + edit.get("filling"));
-    }
+    Gradient.Kind kind = v.get(FILLING);
     List<Gradient.Stop> stops = f.fill().stops();
     if (stops.size() < 2) {
       int colour = (int) f.movable(Channel.FILL).base();

@@ -1,7 +1,13 @@
 package rovingglyph.edit;
 
-import com.eclipsesource.json.JsonObject;
-import com.eclipsesource.json.JsonValue;
+import static rovingglyph.edit.Arguments.ID;
+import static rovingglyph.edit.Arguments.ITEM;
+import static rovingglyph.edit.Arguments.ITEMS;
+import static rovingglyph.edit.Arguments.NAME;
+import static rovingglyph.edit.Arguments.PLAYHEAD;
+import static rovingglyph.edit.Arguments.item;
+import static rovingglyph.edit.Command.argument;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -26,42 +32,40 @@ import rovingglyph.scene.Scene;
 import rovingglyph.scene.Transformed;
 import rovingglyph.scene.UnknownFields;
 import rovingglyph.scene.UnknownItem;
+import rovingglyph.schema.Field;
+import rovingglyph.schema.Types;
+import rovingglyph.schema.Values;
 import rovingglyph.type.Outline;
 
 /** Edits of the order of items, and of the groups they stand in. */
 final class Groups {
+  private static final Field<Values, Double> NEW_X = argument("x", Arguments.ANY).optional();
+  private static final Field<Values, Double> NEW_Y = argument("y", Arguments.ANY).optional();
+  private static final Field<Values, String> INTO =
+      argument("into", Types.text(Types.LONGEST_ID)).usual("");
+  private static final Field<Values, Integer> TO =
+      argument("to", Types.integer(0, 100_000)).optional();
+
+  static final List<Command> ALL =
+      List.of(
+          Command.of("group", "Grouped", List.of(ID, ITEMS, NAME), Groups::group),
+          Command.of("ungroup", "Ungrouped", List.of(ITEM), Groups::ungroup),
+          Command.of("restack", "Changed the order", List.of(ITEM, INTO, TO), Groups::restack),
+          Command.of(
+              "centre",
+              "Moved the centre of a group",
+              List.of(ITEM, NEW_X, NEW_Y, PLAYHEAD),
+              Groups::centre));
+
   private Groups() {}
-
-  /** The scene edited; null if {@code op} is not one of these edits. */
-  static Scene apply(Scene scene, String op, JsonObject edit) {
-    return switch (op) {
-      case "group" -> group(scene, edit);
-      case "ungroup" -> ungroup(scene, edit);
-      case "restack" -> restack(scene, edit);
-      case "centre" -> centre(scene, edit);
-      default -> null;
-    };
-  }
-
-  /** The item that an edit names; it fails in plain words where there is none. */
-  static Item item(Scene scene, String id) {
-    Item item = scene.item(id);
-    if (item == null) {
-      throw new IllegalArgumentException("There is no such item any more");
-    }
-    return item;
-  }
 
   /**
    * A new group {@code id} of the {@code items}, in the place of the topmost, about the middle of
    * what is in it; nothing moves by that.
    */
-  private static Scene group(Scene scene, JsonObject edit) {
+  private static Scene group(Scene scene, Values v) {
     Set<String> chosen = new TreeSet<>();
-    JsonValue given = edit.get("items");
-    if (given != null && given.isArray()) {
-      given.asArray().forEach(v -> chosen.add(item(scene, v.asString()).id()));
-    }
+    v.get(ITEMS).forEach(id -> chosen.add(item(scene, id).id()));
     // What is in a chosen group comes along with that.
     chosen.removeIf(id -> scene.groupsRound(id).stream().anyMatch(g -> chosen.contains(g.id())));
     if (chosen.isEmpty()) {
@@ -80,8 +84,8 @@ final class Groups {
     Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
     Transformed.CHANNELS.forEach(
         c -> values.put(c, new AnimatedValue(Transformed.start(c, centre))));
-    String id = edit.getString("id", "");
-    String name = edit.getString("name", freeName(scene));
+    String id = v.get(ID);
+    String name = v.get(NAME) == null ? freeName(scene) : v.get(NAME);
     Scene with =
         out.withItem(
             new Group(new ItemProperties(id, name), members, centre, values, UnknownFields.NONE));
@@ -151,13 +155,13 @@ final class Groups {
   /**
    * Another {@code x}, {@code y} for a group to turn about; at {@code time} nothing moves by it.
    */
-  private static Scene centre(Scene scene, JsonObject edit) {
-    if (!(item(scene, edit.getString("item", "")) instanceof Group g)) {
+  private static Scene centre(Scene scene, Values v) {
+    if (!(item(scene, v.get(ITEM)) instanceof Group g)) {
       throw new IllegalArgumentException("This is not a group");
     }
-    double x = edit.getDouble("x", g.centre().x());
-    double y = edit.getDouble("y", g.centre().y());
-    Affine map = Place.map(g, edit.getDouble("time", 0));
+    double x = v.get(NEW_X) == null ? g.centre().x() : v.get(NEW_X);
+    double y = v.get(NEW_Y) == null ? g.centre().y() : v.get(NEW_Y);
+    Affine map = Place.map(g, v.get(PLAYHEAD));
     Point by = map.apply(new Point(x, y)).minus(map.apply(g.centre()));
     AnimatedValue across =
         new KeyframeEdits(Channel.X, scene.rate()).shift(g.movable(Channel.X), by.x());
@@ -184,8 +188,8 @@ final class Groups {
   }
 
   /** Puts what is in the group {@code item} in its place; what the group did to it is gone. */
-  private static Scene ungroup(Scene scene, JsonObject edit) {
-    if (!(item(scene, edit.getString("item", "")) instanceof Group g)) {
+  private static Scene ungroup(Scene scene, Values v) {
+    if (!(item(scene, v.get(ITEM)) instanceof Group g)) {
       throw new IllegalArgumentException("This is not a group");
     }
     Group round = scene.groupOf(g.id());
@@ -200,9 +204,9 @@ final class Groups {
    * Puts {@code item} at the place {@code to}, else on top, of the group {@code into}, or of the
    * stack if that is left out. A group that is left empty goes.
    */
-  private static Scene restack(Scene scene, JsonObject edit) {
-    String id = item(scene, edit.getString("item", "")).id();
-    String into = edit.getString("into", "");
+  private static Scene restack(Scene scene, Values v) {
+    String id = item(scene, v.get(ITEM)).id();
+    String into = v.get(INTO);
     boolean inItself =
         into.equals(id) || scene.groupsRound(into).stream().anyMatch(g -> g.id().equals(id));
     if (inItself) {
@@ -211,7 +215,8 @@ final class Groups {
     if (!into.isEmpty() && !(scene.item(into) instanceof Group)) {
       throw new IllegalArgumentException("There is no such group any more");
     }
-    return withoutEmpty(put(taken(scene, id), id, into, edit.getInt("to", Integer.MAX_VALUE)));
+    return withoutEmpty(
+        put(taken(scene, id), id, into, v.get(TO) == null ? Integer.MAX_VALUE : v.get(TO)));
   }
 
   private static Scene withoutEmpty(Scene scene) {

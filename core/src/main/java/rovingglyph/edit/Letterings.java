@@ -1,8 +1,11 @@
 package rovingglyph.edit;
 
-import com.eclipsesource.json.JsonObject;
-import com.eclipsesource.json.JsonValue;
-import java.util.ArrayList;
+import static rovingglyph.edit.Arguments.ID;
+import static rovingglyph.edit.Arguments.ITEM;
+import static rovingglyph.edit.Arguments.lettering;
+import static rovingglyph.edit.Arguments.path;
+import static rovingglyph.edit.Command.argument;
+
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,35 +27,57 @@ import rovingglyph.scene.Seat;
 import rovingglyph.scene.ShapeKind;
 import rovingglyph.scene.Typesetting;
 import rovingglyph.scene.UnknownFields;
+import rovingglyph.schema.Field;
+import rovingglyph.schema.FieldType;
+import rovingglyph.schema.Types;
+import rovingglyph.schema.Values;
 
 /** Edits of letterings and the paths they sit on. */
 final class Letterings {
-  private Letterings() {}
+  private static final FieldType<String> REFERENCE = Types.text(Types.LONGEST_ID);
+  private static final Field<Values, String> ON_IF_THERE = argument("on", REFERENCE).usual("");
+  private static final Field<Values, String> CIRCLE = argument("circle", REFERENCE).usual("");
+  private static final Field<Values, String> TEXT =
+      argument("text", Types.text(10_000)).usual("Your words");
+  private static final Field<Values, String> ON = argument("on", Types.id());
+  private static final Field<Values, Boolean> PINNED = argument("on", Types.flag()).usual(true);
+  private static final Field<Values, String> ONE = argument("item", REFERENCE).optional();
+  private static final Field<Values, List<String>> SEVERAL =
+      argument("items", Types.ids(2200)).optional();
+  private static final Field<Values, String> OF = argument("of", Types.id());
+  private static final Field<Values, String> TO = argument("to", REFERENCE).usual("");
 
-  private static Lettering lettering(Scene scene, JsonObject edit) {
-    if (scene.item(edit.getString("item", "")) instanceof Lettering l) {
-      return l;
-    }
-    throw new IllegalArgumentException("There is no lettering " + edit.get("item"));
-  }
+  static final List<Command> ALL =
+      List.of(
+          Command.of(
+              "addLettering",
+              "Added a lettering",
+              List.of(ID, ON_IF_THERE, CIRCLE, TEXT),
+              Letterings::add),
+          Command.of("sit", "Seated on another path", List.of(ITEM, ON), Letterings::sit),
+          Command.of("pin", "Pinned or let go", List.of(ITEM, PINNED), Letterings::pin),
+          Command.of("deleteItem", "Deleted", List.of(ONE, SEVERAL), Letterings::deleteItem),
+          Command.of("deletePath", "Deleted a path", List.of(OF, TO), Letterings::deletePath));
+
+  private Letterings() {}
 
   /**
    * A new lettering {@code id} on top of the stack, on the path {@code on}, else on the last one,
    * else on a new circle {@code circle}. Its size is a tenth of the frame's lesser side.
    */
-  static Scene add(Scene scene, JsonObject edit) {
+  static Scene add(Scene scene, Values v) {
     Scene s = scene;
-    String on = edit.getString("on", "");
+    String on = v.get(ON_IF_THERE);
     if (s.path(on) == null && s.paths().isEmpty()) {
-      PathLabel label = new PathLabel(edit.getString("circle", ""), ShapeKind.CIRCLE.word() + " 1");
+      PathLabel label = new PathLabel(v.get(CIRCLE), ShapeKind.CIRCLE.word() + " 1");
       s = s.adding(NewPaths.shape(ShapeKind.CIRCLE, label, s.width(), s.height()));
     }
     String path = s.path(on) != null ? on : s.paths().get(s.paths().size() - 1).id();
-    String id = edit.getString("id", "");
+    String id = v.get(ID);
     Lettering added =
         new Lettering(
             new ItemProperties(id, ""),
-            edit.getString("text", "Your words"),
+            v.get(TEXT),
             "bricolage-grotesque",
             "",
             Typesetting.PLAIN,
@@ -73,16 +98,16 @@ final class Letterings {
   }
 
   /** The lettering {@code item} on the path {@code on}; offsets keep their share of the length. */
-  static Scene sit(Scene scene, JsonObject edit) {
-    Lettering l = lettering(scene, edit);
-    GuidePath to = PathOps.path(scene, edit.getString("on", ""));
+  static Scene sit(Scene scene, Values v) {
+    Lettering l = lettering(scene, v.get(ITEM));
+    GuidePath to = path(scene, v.get(ON));
     return scene.withItem(Reshaping.onto(l, scene.path(l.path()), to));
   }
 
   /** Pins the resting point of a lettering to where it is, or {@code on: false} lets it go. */
-  static Scene pin(Scene scene, JsonObject edit) {
-    Lettering l = lettering(scene, edit);
-    if (!edit.getBoolean("on", true)) {
+  static Scene pin(Scene scene, Values v) {
+    Lettering l = lettering(scene, v.get(ITEM));
+    if (!v.get(PINNED)) {
       return scene.withItem(l.with(l.seat().pinned(null)));
     }
     Contour c = GuideContour.of(scene.path(l.path()));
@@ -102,14 +127,9 @@ final class Letterings {
    * Takes the item {@code item}, or all of {@code items}, away, groups with all in them; values
    * that followed one of them stay where they begin.
    */
-  static Scene deleteItem(Scene scene, JsonObject edit) {
-    JsonValue several = edit.get("items");
-    List<String> all = new ArrayList<>();
-    if (several != null && several.isArray()) {
-      several.asArray().forEach(v -> all.add(v.asString()));
-    } else {
-      all.add(edit.getString("item", ""));
-    }
+  static Scene deleteItem(Scene scene, Values v) {
+    List<String> all =
+        v.get(SEVERAL) != null ? v.get(SEVERAL) : List.of(v.get(ONE) == null ? "" : v.get(ONE));
     Scene out = scene;
     for (String gone : all) {
       if (scene.item(gone) == null) {
@@ -136,9 +156,12 @@ final class Letterings {
    * Takes a path away. Its letterings, and what is clipped to it, go to the path {@code to}, or
    * each keeps a copy of its own if that is left out.
    */
-  static Scene deletePath(Scene scene, JsonObject edit) {
-    GuidePath gone = PathOps.path(scene, edit.getString("of", ""));
-    String to = edit.getString("to", "");
+  static Scene deletePath(Scene scene, Values v) {
+    GuidePath gone = path(scene, v.get(OF));
+    String to = v.get(TO);
+    if (!to.isEmpty()) {
+      path(scene, to);
+    }
     Scene out = scene;
     int copies = 0;
     for (Lettering l : scene.letterings()) {
@@ -146,7 +169,7 @@ final class Letterings {
         continue;
       }
       if (!to.isEmpty()) {
-        out = out.withItem(Reshaping.onto(l, gone, PathOps.path(scene, to)));
+        out = out.withItem(Reshaping.onto(l, gone, path(scene, to)));
       } else {
         String id = freeId(out, gone.id() + "-" + ++copies);
         out = out.adding(gone.with(gone.label().named(id, gone.name() + " (kept)")));

@@ -1,11 +1,17 @@
 package rovingglyph.edit;
 
+import static rovingglyph.edit.Arguments.ID;
+import static rovingglyph.edit.Arguments.PLAYHEAD;
+import static rovingglyph.edit.Arguments.path;
+import static rovingglyph.edit.Command.argument;
+
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BiFunction;
 import rovingglyph.document.PathCodec;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
@@ -26,71 +32,92 @@ import rovingglyph.scene.PathLabel;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.ShapeKind;
 import rovingglyph.scene.ShapePath;
-import rovingglyph.schema.DocumentException;
-import rovingglyph.schema.Spelling;
+import rovingglyph.schema.Field;
+import rovingglyph.schema.Lists;
+import rovingglyph.schema.Schema;
+import rovingglyph.schema.Types;
+import rovingglyph.schema.Values;
 
 /**
  * Paths that come into a scene. Each edit has the {@code id} of the new path and may name a
  * lettering to {@code seat} on it.
  */
 public final class NewPaths {
-  private final Scene scene;
-  private final JsonObject edit;
+  private static final Field<Values, String> SEAT =
+      argument("seat", Types.text(Types.LONGEST_ID)).usual("");
+  private static final Field<Values, String> OF = argument("of", Types.id());
+  private static final Field<Values, ShapeKind> KIND =
+      argument("kind", Types.choice(ShapeKind.values()));
+  private static final Field<Values, JsonValue> PATH = argument("path", new JsonType("object"));
+  private static final Field<Values, Double> DISTANCE = argument("distance", Arguments.ANY);
+  private static final Field<Values, Boolean> FIT = argument("fit", Types.flag()).usual(false);
 
-  private NewPaths(Scene scene, JsonObject edit) {
-    this.scene = scene;
-    this.edit = edit;
+  /** A line of path data with the id and the name of the path that it becomes. */
+  private record Line(String id, String name, String d) {}
+
+  private static final Field<Line, String> LINE_ID = Field.field("id", Types.id(), Line::id);
+  private static final Field<Line, String> LINE_NAME =
+      Field.field("name", Types.text(4_000), Line::name).missing("Path");
+  private static final Field<Line, String> LINE_DATA =
+      Field.field("d", Types.text(4_000_000), Line::d);
+  private static final Field<Values, List<Line>> PATHS =
+      argument(
+          "paths",
+          Lists.list(
+              Schema.<Line>named("PathLine")
+                  .with(LINE_ID, LINE_NAME, LINE_DATA)
+                  .made(v -> new Line(v.get(LINE_ID), v.get(LINE_NAME), v.get(LINE_DATA))),
+              1000));
+
+  static final List<Command> ALL =
+      List.of(
+          adding("newShape", "Added a shape", List.of(KIND), NewPaths::shape),
+          adding("newPath", "Drew a path", List.of(PATH), NewPaths::given),
+          adding(
+              "placePath",
+              "Added a path",
+              List.of(PATH),
+              (scene, v) -> PathEdits.fit(given(scene, v), scene.width(), scene.height(), 0)),
+          adding("duplicatePath", "Duplicated a path", List.of(OF), NewPaths::copy),
+          adding(
+              "parallelPath", "Added a parallel path", List.of(OF, DISTANCE), NewPaths::parallel),
+          Command.of(
+              "importPaths", "Brought in paths", List.of(PATHS, FIT, SEAT), NewPaths::imported));
+
+  private NewPaths() {}
+
+  private static Command adding(
+      String op,
+      String done,
+      List<Field<Values, ?>> more,
+      BiFunction<Scene, Values, GuidePath> make) {
+    List<Field<Values, ?>> all = new ArrayList<>(List.of(ID, SEAT, PLAYHEAD));
+    all.addAll(more);
+    return Command.of(op, done, all, (scene, v) -> added(scene, v, make.apply(scene, v)));
   }
 
-  /** The scene with the new path; null if {@code op} is not one of these edits. */
-  static Scene apply(Scene scene, String op, JsonObject edit) {
-    NewPaths n = new NewPaths(scene, edit);
-    return switch (op) {
-      case "newShape" -> n.add(n.shape());
-      case "newPath" -> n.add(n.given(edit.get("path")));
-      case "placePath" -> {
-        GuidePath given = n.given(edit.get("path"));
-        yield n.add(PathEdits.fit(given, scene.width(), scene.height(), 0));
-      }
-      case "importPaths" -> n.imported();
-      case "duplicatePath" -> {
-        GuidePath p = n.source();
-        GuidePath copy = p.with(p.label().named(n.id(), n.name(p.name() + " copy")));
-        double step = Math.round(Math.min(scene.width(), scene.height()) * 0.03);
-        yield n.add(PathEdits.move(copy, new Point(step, step)));
-      }
-      case "parallelPath" -> n.add(n.parallel());
-      default -> null;
-    };
-  }
-
-  private String id() {
-    return edit.getString("id", "");
+  private static Scene added(Scene scene, Values v, GuidePath path) {
+    Scene with = scene.adding(path);
+    if (!(scene.item(v.get(SEAT)) instanceof Lettering l)) {
+      return with;
+    }
+    return with.withItem(Reshaping.onto(l, scene.path(l.path()), path));
   }
 
   private static String name(String name) {
     return name.substring(0, Math.min(200, name.length()));
   }
 
-  private GuidePath source() {
-    return PathOps.path(scene, edit.getString("of", ""));
+  private static GuidePath copy(Scene scene, Values v) {
+    GuidePath p = path(scene, v.get(OF));
+    GuidePath copy = p.with(p.label().named(v.get(ID), name(p.name() + " copy")));
+    double step = Math.round(Math.min(scene.width(), scene.height()) * 0.03);
+    return PathEdits.move(copy, new Point(step, step));
   }
 
-  private Scene add(GuidePath path) {
-    Scene with = scene.adding(path);
-    String seat = edit.getString("seat", "");
-    if (!(scene.item(seat) instanceof Lettering l)) {
-      return with;
-    }
-    return with.withItem(Reshaping.onto(l, scene.path(l.path()), path));
-  }
-
-  private GuidePath shape() {
-    ShapeKind kind = Spelling.find(ShapeKind.values(), edit.getString("kind", ""));
-    if (kind == null) {
-      throw new IllegalArgumentException("There is no shape " + edit.get("kind"));
-    }
-    PathLabel label = new PathLabel(id(), kind.word() + " " + (scene.paths().size() + 1));
+  private static GuidePath shape(Scene scene, Values v) {
+    ShapeKind kind = v.get(KIND);
+    PathLabel label = new PathLabel(v.get(ID), kind.word() + " " + (scene.paths().size() + 1));
     return shape(kind, label, scene.width(), scene.height());
   }
 
@@ -107,24 +134,23 @@ public final class NewPaths {
     return new ShapePath(label, kind, numbers, false, false);
   }
 
-  private GuidePath given(JsonValue json) {
-    try {
-      JsonObject named = new JsonObject(json.asObject()).set("id", id());
-      if (named.get("name") == null) {
-        named.set("name", "Curve " + (scene.paths().size() + 1));
-      }
-      return PathCodec.read(named);
-    } catch (DocumentException e) {
-      throw new IllegalArgumentException(e.problems().get(0).reason());
+  private static GuidePath given(Scene scene, Values v) {
+    if (!v.get(PATH).isObject()) {
+      throw new IllegalArgumentException("A path is an object, as in documents");
     }
+    JsonObject named = new JsonObject(v.get(PATH).asObject()).set("id", v.get(ID));
+    if (named.get("name") == null) {
+      named.set("name", "Curve " + (scene.paths().size() + 1));
+    }
+    return PathCodec.read(named);
   }
 
   /** A path at a distance beside another, outwards where positive. */
-  private GuidePath parallel() {
-    GuidePath of = source();
-    double distance = edit.getDouble("distance", 0);
-    double time = edit.getDouble("time", 0);
-    PathLabel label = of.label().named(id(), name(of.name() + " beside"));
+  private static GuidePath parallel(Scene scene, Values v) {
+    GuidePath of = path(scene, v.get(OF));
+    double distance = v.get(DISTANCE);
+    double time = v.get(PLAYHEAD);
+    PathLabel label = of.label().named(v.get(ID), name(of.name() + " beside"));
     if (of instanceof ShapePath s && s.kind() == ShapeKind.CIRCLE) {
       double outward = s.flipped() == s.reversed() ? distance : -distance;
       AnimatedValue radius = s.movable(Channel.RADIUS);
@@ -143,12 +169,11 @@ public final class NewPaths {
    * {@code paths} is a list of {@code {id, name, d}}, one subpath each. With {@code fit} all
    * together are brought into the frame.
    */
-  private Scene imported() {
+  private static Scene imported(Scene scene, Values v) {
     List<GuidePath> read = new ArrayList<>();
     Rect box = Rect.EMPTY;
-    for (JsonValue v : edit.get("paths").asArray()) {
-      JsonObject o = v.asObject();
-      List<SubPath> parts = SvgPath.parse(o.getString("d", "")).subPaths();
+    for (Line line : v.get(PATHS)) {
+      List<SubPath> parts = SvgPath.parse(line.d()).subPaths();
       if (parts.isEmpty()) {
         throw new IllegalArgumentException("This path data draws nothing");
       }
@@ -156,25 +181,24 @@ public final class NewPaths {
       if (c.length() <= 0) {
         throw new IllegalArgumentException("This path has no length");
       }
-      PathLabel label = new PathLabel(o.getString("id", ""), name(o.getString("name", "Path")));
+      PathLabel label = new PathLabel(line.id(), name(line.name()));
       GuidePath plain = new DrawnPath(label, List.of(), false, List.of());
       read.add(PathEdits.drawn(plain, KnotsOf.contour(c), c.closed()));
       box = box.union(c.bounds());
     }
-    Affine place = edit.getBoolean("fit", false) ? into(box) : Affine.IDENTITY;
+    Affine place = v.get(FIT) ? into(scene, box) : Affine.IDENTITY;
     Scene out = scene;
     for (GuidePath p : read) {
       out = out.adding(PathEdits.mapped(p, place, 0));
     }
-    String seat = edit.getString("seat", "");
-    if (scene.item(seat) instanceof Lettering l && !read.isEmpty()) {
+    if (scene.item(v.get(SEAT)) instanceof Lettering l && !read.isEmpty()) {
       GuidePath first = out.path(read.get(0).id());
       return out.withItem(Reshaping.onto(l, scene.path(l.path()), first));
     }
     return out;
   }
 
-  private Affine into(Rect box) {
+  private static Affine into(Scene scene, Rect box) {
     double k =
         0.8
             * Math.min(

@@ -1,16 +1,23 @@
 package rovingglyph.edit;
 
-import com.eclipsesource.json.JsonObject;
-import com.eclipsesource.json.JsonValue;
-import java.util.ArrayList;
+import static rovingglyph.edit.Arguments.ITEMS;
+import static rovingglyph.edit.Arguments.item;
+import static rovingglyph.edit.Command.argument;
+
 import java.util.List;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.Field;
+import rovingglyph.schema.FieldType;
+import rovingglyph.schema.Types;
+import rovingglyph.schema.Values;
 
 /** The edit of when items are there. */
 final class Shown {
-  private Shown() {}
+  private static final FieldType<Double> SECONDS = Types.orNull(Arguments.ANY);
+  private static final Field<Values, Double> FROM = argument("from", SECONDS).optional();
+  private static final Field<Values, Double> TO = argument("to", SECONDS).optional();
 
   /**
    * Sets when the items {@code items} are there: {@code from} a frame on, up to the frame before
@@ -18,26 +25,27 @@ final class Shown {
    * stands for no limit. The times go to frames, and at least one frame is left: the time that was
    * not set gives way.
    */
-  static Scene apply(Scene scene, JsonObject edit) {
-    List<String> ids = new ArrayList<>();
-    JsonValue given = edit.get("items");
-    if (given != null && given.isArray()) {
-      given.asArray().forEach(v -> ids.add(v.asString()));
-    }
+  static final List<Command> ALL =
+      List.of(
+          Command.of("shown", "Changed when it is shown", List.of(ITEMS, FROM, TO), Shown::apply));
+
+  private Shown() {}
+
+  private static Scene apply(Scene scene, Values v) {
     Scene out = scene;
-    for (String id : ids) {
-      Item item = Groups.item(scene, id);
-      out = out.withItem(item.with(shown(scene, item.properties(), edit)));
+    for (String id : v.get(ITEMS)) {
+      Item item = item(scene, id);
+      out = out.withItem(item.with(shown(scene, item.properties(), v)));
     }
     return out;
   }
 
-  private static ItemProperties shown(Scene scene, ItemProperties p, JsonObject edit) {
-    double from = time(scene, edit.get("from"), p.shownFrom(), Double.NEGATIVE_INFINITY);
-    double to = time(scene, edit.get("to"), p.shownTo(), Double.POSITIVE_INFINITY);
+  private static ItemProperties shown(Scene scene, ItemProperties p, Values v) {
+    double from = time(scene, v, FROM, p.shownFrom(), Double.NEGATIVE_INFINITY);
+    double to = time(scene, v, TO, p.shownTo(), Double.POSITIVE_INFINITY);
     double frame = 1 / scene.rate().perSecond();
     if (to < from + frame / 2) {
-      boolean begins = edit.get("from") != null;
+      boolean begins = v.given(FROM);
       from = begins ? from : onFrame(scene, to - frame);
       to = begins ? onFrame(scene, from + frame) : to;
     }
@@ -47,20 +55,16 @@ final class Shown {
     return p.shown(first ? Double.NEGATIVE_INFINITY : from, last ? Double.POSITIVE_INFINITY : to);
   }
 
-  private static double time(Scene scene, JsonValue given, double present, double none) {
+  private static double time(
+      Scene scene, Values v, Field<Values, Double> argument, double present, double none) {
+    Double given = v.get(argument);
     if (given == null) {
-      return present;
-    }
-    if (given.isNull()) {
-      return none;
-    }
-    if (!given.isNumber()) {
-      throw new IllegalArgumentException("A time is a number of seconds, not " + given);
+      return v.given(argument) ? none : present;
     }
     double last = scene.rate().timeOf(scene.frameCount() - 1L);
     double least = none < 0 ? 0 : 1 / scene.rate().perSecond();
     double greatest = none < 0 ? last : scene.length();
-    return onFrame(scene, Math.min(Math.max(given.asDouble(), least), greatest));
+    return onFrame(scene, Math.min(Math.max(given, least), greatest));
   }
 
   private static double onFrame(Scene scene, double time) {

@@ -203,6 +203,23 @@ public record Scene(
     return with(paths, items, newCues, stack);
   }
 
+  public Scene withTemplates(List<TracingImage> newTemplates) {
+    return new Scene(
+        name,
+        width,
+        height,
+        rate,
+        length,
+        background,
+        paths,
+        items,
+        List.copyOf(newTemplates),
+        cues,
+        blur,
+        stack,
+        extras);
+  }
+
   /** The cue with this id; null if there is none. */
   public Cue cue(String id) {
     return cues.stream().filter(c -> c.id().equals(id)).findFirst().orElse(null);

@@ -100,6 +100,9 @@ public final class Field<T, V> {
   }
 
   V read(Fields f) {
+    if (presence == Presence.REQUIRED && missing == null && !f.has(name)) {
+      f.problem(name, "is missing", type.words().replace("`", ""));
+    }
     return type.read(f, name, missing);
   }
 

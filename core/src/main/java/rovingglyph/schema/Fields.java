@@ -62,6 +62,11 @@ public final class Fields {
     return v == null || v.isNull() ? null : v;
   }
 
+  /** Tells of every field that nobody has asked for. */
+  public void refuseRest() {
+    rest().fields().forEach((name, v) -> problem(name, "is not known here: " + shown(v), ""));
+  }
+
   /** Whether a field is there and not null. */
   public boolean has(String name) {
     return get(name) != null;

@@ -106,7 +106,11 @@ public final class Types {
   /** True or false. */
   public static FieldType<Boolean> flag() {
     return new Plain<>(
-        Fields::flag,
+        (f, name, missing) -> {
+          int before = f.problems().size();
+          boolean b = f.flag(name, false);
+          return f.problems().size() > before ? missing : (Boolean) b;
+        },
         (b, out) -> out.append(b.booleanValue()),
         "boolean",
         new JsonObject().add("type", "boolean"),
@@ -128,7 +132,7 @@ public final class Types {
     return new FieldType<>() {
       @Override
       public String read(Fields f, String name, String missing) {
-        return missing != null && f.get(name) == null ? missing : f.id(name);
+        return f.has(name) ? f.id(name) : missing == null ? "" : missing;
       }
 
       @Override
@@ -226,6 +230,40 @@ public final class Types {
         "number[]",
         numbers(0, most, least, greatest),
         "up to " + most + " numbers of " + told(least, greatest));
+  }
+
+  /** A list of whole numbers of 0 and more. */
+  public static FieldType<List<Integer>> indexes(int most) {
+    return new Plain<>(
+        (f, name, missing) -> {
+          JsonValue v = f.get(name);
+          List<Integer> out = new ArrayList<>();
+          for (JsonValue entry : v.isArray() ? v.asArray() : new JsonArray()) {
+            double d = entry.isNumber() ? entry.asDouble() : -1;
+            if (d >= 0 && d < most && d == Math.rint(d)) {
+              out.add((int) d);
+            }
+          }
+          if (!v.isArray() || out.size() != v.asArray().size()) {
+            f.problem(name, "is not a list of indexes: " + Fields.shown(v), "0 to " + (most - 1));
+            return missing;
+          }
+          return List.copyOf(out);
+        },
+        (all, out) -> Writer.list(all, out, (n, to) -> to.append(n.intValue())),
+        "number[]",
+        numbers(0, most, 0, most - 1.0),
+        "indexes from 0 on");
+  }
+
+  /** The same, or null, which is not the same as nothing at all; see {@link Values#given}. */
+  public static <V> FieldType<V> orNull(FieldType<V> type) {
+    return new Plain<>(
+        type::read,
+        type::write,
+        type.typescript() + " | null",
+        Lists.orNull(type.jsonSchema()),
+        type.words() + ", or `null`");
   }
 
   /** A list of pairs of numbers. */

@@ -36,6 +36,11 @@ public final class Values {
     return fields;
   }
 
+  /** Whether a field is there at all, if only as null. */
+  public boolean given(Field<?, ?> field) {
+    return fields.names().contains(field.name());
+  }
+
   /** Whether no field of it is wrong. */
   public boolean sound() {
     return fields.problems().size() == problems;

@@ -27,6 +27,7 @@ import rovingglyph.schema.ObjectType;
 import rovingglyph.schema.Problem;
 import rovingglyph.schema.Schema;
 import rovingglyph.schema.Tables;
+import rovingglyph.schema.WrongValues;
 
 /**
  * Every field of every table, in a document that has them all: it comes back as it was, has its

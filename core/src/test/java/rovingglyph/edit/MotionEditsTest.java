@@ -232,7 +232,9 @@ class MotionEditsTest {
 
   @Test
   void keyframesFollowTheirCue() {
-    Scene s = edit(scene(LINE, KEYS), "addCue", "\"id\":\"c\",\"name\":\"Gust\",\"time\":1.5");
+    Scene s =
+        SceneEdits.apply(
+            scene(LINE, KEYS), "{\"op\":\"addCue\",\"id\":\"c\",\"name\":\"Gust\",\"time\":1.5}");
     s = edit(s, "follows", "\"index\":3,\"cue\":\"c\"");
     assertThat(times(s)).containsExactly(0.0, 1.0, 1.52, 2.0);
     s = SceneEdits.apply(s, "{\"op\":\"cue\",\"cue\":\"c\",\"time\":3.2,\"name\":\"Lull\"}");

@@ -70,15 +70,15 @@ class RecipesTest {
       delimiter = '|',
       value = {
         "enter-hold-leave | 'enter':0 | at least one frame",
-        "enter-hold-leave | 'hold':-1 | 0 to 3000 s",
-        "enter-hold-leave | 'leave':4000 | 0 to 3000 s",
+        "enter-hold-leave | 'hold':-1 | $.hold: is -1, out of range (allowed: 0 to 3000)",
+        "enter-hold-leave | 'leave':4000 | $.leave: is 4000, out of range (allowed: 0 to 3000)",
         "endless-lap | 'laps':0 | whole laps",
         "endless-lap | 'laps':0.5 | whole laps",
-        "steady-cruise | 'pace':'warp' | no pace",
+        "steady-cruise | 'pace':'warp' | $.pace: is an unknown choice: \"warp\"",
         "sway | 'period':0 | period",
         "sway | 'shape':'square root' | shape",
         "letter-reveal | 'enter':0 | at least one frame",
-        "magic | | no recipe",
+        "magic | | $.kind: is an unknown choice: \"magic\"",
       })
   void whatARecipeCannotBeIsSaid(String kind, String more, String said) {
     assertThatThrownBy(() -> on(CIRCLE, kind, more == null ? "" : more))

@@ -257,11 +257,11 @@ class AppearanceTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "{'op':'addEffect','items':['it'],'kind':'sparkle','effect':'a'} | no effect",
+        "{'op':'addEffect','items':['it'],'kind':'sparkle','effect':'a'} | $.kind: is an unknown choice: \"sparkle\"",
         "{'op':'addEffect','items':[],'kind':'blur','effect':'a'} | Choose an item",
         "{'op':'addEffect','items':['gone'],'kind':'blur','effect':'a'} | no such item",
         "{'op':'removeEffect','item':'it','effect':'gone'} | no such effect",
-        "{'op':'blend','items':['it'],'mode':'glow'} | no blend mode",
+        "{'op':'blend','items':['it'],'mode':'glow'} | $.mode: is an unknown choice: \"glow\"",
         "{'op':'clip','items':['it'],'path':'gone'} | no such path",
         "{'op':'filling','item':'it','filling':'linear'} | no such colour field"
       })

@@ -68,7 +68,7 @@ class ShapesTest {
     String about = "\"path\":\"p\",\"x\":100,\"y\":50";
     List<String> edits =
         List.of(
-            "{\"op\":\"move\"," + about + "}",
+            "{\"op\":\"movePath\"," + about + "}",
             "{\"op\":\"rotate\",\"angle\":33," + about + "}",
             "{\"op\":\"scale\",\"sx\":1.7,\"sy\":1.7," + about + "}",
             "{\"op\":\"scale\",\"sx\":-1,\"sy\":1," + about + "}",

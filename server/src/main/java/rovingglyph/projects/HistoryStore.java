@@ -11,8 +11,13 @@ import rovingglyph.server.RefusedException;
 /** What was kept of scenes before, thinned out with age by one rule. */
 @Repository
 public class HistoryStore {
-  /** A revision in a list; {@code name} is null unless one was given. */
-  public record Entry(long revision, Instant savedAt, String name) {}
+  /**
+   * A revision in a list.
+   *
+   * @param name null unless one was given
+   * @param done what was done since the one before; null where that was not said
+   */
+  public record Entry(long revision, Instant savedAt, String name, String done) {}
 
   /** A revision with its document. */
   public record Revision(
@@ -30,7 +35,7 @@ public class HistoryStore {
   List<Entry> list(UUID scene) {
     return jdbc.sql(
             """
-            select revision, saved_at, name from scene_revision where scene_id = ?
+            select revision, saved_at, name, done from scene_revision where scene_id = ?
             order by revision desc limit ?""")
         .params(scene, MOST_LISTED)
         .query(Entry.class)

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import rovingglyph.document.SceneCodec;
@@ -26,6 +27,9 @@ import rovingglyph.server.RefusedException;
 @RequestMapping("/api/scenes")
 class SceneController {
   record Saved(long revision) {}
+
+  /** The longest account of what was done, in characters. */
+  private static final int LONGEST_DONE = 400;
 
   private final SceneStore scenes;
 
@@ -46,17 +50,22 @@ class SceneController {
           "If-Match carries the revision that it was made from; 412 if that is not the "
               + "present one, 422 with every problem if the document cannot be used. "
               + "Idempotency-Key, of 1 to 100 characters, names the save: sent again after a lost "
-              + "answer, it is not kept twice.")
+              + "answer, it is not kept twice. The parameter done says in a few words what was done "
+              + "since the revision before, for the history.")
   @PutMapping(value = "/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
   Saved save(
       @PathVariable UUID id,
       @RequestHeader(name = "If-Match", required = false) String ifMatch,
       @RequestHeader(name = "Idempotency-Key", required = false) String key,
+      @RequestParam(required = false) String done,
       @RequestBody JsonBody document) {
     if (key != null && (key.isBlank() || key.length() > 100)) {
       throw RefusedException.bad("Idempotency-Key: 1 to 100 characters");
     }
-    return new Saved(scenes.save(id, revision(ifMatch), document.text(), key));
+    if (done != null && (done.length() > LONGEST_DONE || done.indexOf('\0') >= 0)) {
+      throw RefusedException.bad("done: at most " + LONGEST_DONE + " characters, none U+0000");
+    }
+    return new Saved(scenes.save(id, revision(ifMatch), document.text(), key, done));
   }
 
   private static long revision(String ifMatch) {

@@ -107,7 +107,7 @@ public class SceneStore {
                 + " values (?, ?, ?, ?::json, 1)")
         .params(id, projectId, name, document)
         .update();
-    remember(id, null);
+    remember(id, null, "Begun");
     return get(id);
   }
 
@@ -116,13 +116,14 @@ public class SceneStore {
    *
    * @param key made by the client for this save; one that was kept already is not kept again, since
    *     its first answer may have been lost. Null for none
+   * @param done what was done since then, in a few words; null where that is not said
    * @return the revision that it is kept as
    * @throws DocumentException if the document cannot be used; nothing is changed then
    * @throws RefusedException 412 if somebody else was faster, with the present revision and the
    *     keys of all saves since {@code base}
    */
   @Transactional
-  public long save(UUID id, long base, String document, String key) {
+  public long save(UUID id, long base, String document, String key, String done) {
     String name = SceneCodec.read(document).name();
     int changed =
         jdbc.sql(
@@ -134,7 +135,7 @@ public class SceneStore {
     if (changed == 0) {
       return keptBefore(id, base, key);
     }
-    remember(id, key);
+    remember(id, key, done);
     return base + 1;
   }
 
@@ -181,7 +182,7 @@ public class SceneStore {
               saved_at = now() where id = ?""")
         .params(name, named(document, name), id)
         .update();
-    remember(id, null);
+    remember(id, null, "Renamed");
     return get(id);
   }
 
@@ -207,12 +208,12 @@ public class SceneStore {
     }
   }
 
-  private void remember(UUID id, String key) {
+  private void remember(UUID id, String key, String done) {
     jdbc.sql(
             """
-            insert into scene_revision (scene_id, revision, document, edit_key)
-            select id, revision, document, ? from scene where id = ?""")
-        .params(key, id)
+            insert into scene_revision (scene_id, revision, document, edit_key, done)
+            select id, revision, document, ?, ? from scene where id = ?""")
+        .params(key, done, id)
         .update();
   }
 }

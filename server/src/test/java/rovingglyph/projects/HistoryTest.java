@@ -28,7 +28,7 @@ class HistoryTest {
             .get(0)
             .id();
     for (int i = 2; i <= revisions; i++) {
-      scenes.save(id, i - 1, EmptyScene.document("Version " + i), null);
+      scenes.save(id, i - 1, EmptyScene.document("Version " + i), null, null);
     }
     return id;
   }

@@ -38,7 +38,7 @@ class StoreTest {
           pool.submit(
               () -> {
                 try {
-                  scenes.save(kept.id(), 1, mine, null);
+                  scenes.save(kept.id(), 1, mine, null, null);
                   won.incrementAndGet();
                 } catch (RefusedException e) {
                   told.incrementAndGet();
@@ -67,7 +67,7 @@ class StoreTest {
   void scenesKeepTheirOrderAndNamesFollowTheDocument() {
     ProjectStore.Project p =
         projects.create("Order", List.of(EmptyScene.document("A"), EmptyScene.document("B")));
-    scenes.save(p.scenes().get(0).id(), 1, EmptyScene.document("Renamed inside"), null);
+    scenes.save(p.scenes().get(0).id(), 1, EmptyScene.document("Renamed inside"), null, null);
     scenes.create(p.id(), EmptyScene.document("C"));
     assertThat(projects.get(p.id()).scenes())
         .extracting(SceneStore.Entry::name)
@@ -81,7 +81,7 @@ class StoreTest {
     assertThatThrownBy(() -> scenes.rename(nobody, "x")).isInstanceOf(RefusedException.class);
     assertThatThrownBy(() -> scenes.setDeleted(nobody, true)).isInstanceOf(RefusedException.class);
     assertThatThrownBy(() -> projects.rename(nobody, "x")).isInstanceOf(RefusedException.class);
-    assertThatThrownBy(() -> scenes.save(nobody, 1, EmptyScene.document("x"), null))
+    assertThatThrownBy(() -> scenes.save(nobody, 1, EmptyScene.document("x"), null, null))
         .isInstanceOf(RefusedException.class);
   }
 

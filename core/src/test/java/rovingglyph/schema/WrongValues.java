@@ -1,4 +1,4 @@
-package rovingglyph.document;
+package rovingglyph.schema;
 
 import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
@@ -8,11 +8,14 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Values that a JSON Schema refuses, found from what it says. */
-final class WrongValues {
+public final class WrongValues {
   private WrongValues() {}
 
-  static List<JsonValue> of(JsonObject schema) {
+  public static List<JsonValue> of(JsonObject schema) {
     List<JsonValue> out = new ArrayList<>();
+    if (schema.isEmpty()) {
+      return out;
+    }
     JsonValue any = schema.get("anyOf");
     if (any != null) {
       // What is wrong for the first is so for the others too, unless it is an object.

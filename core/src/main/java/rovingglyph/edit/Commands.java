@@ -1,0 +1,50 @@
+package rovingglyph.edit;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Every kind of edit. */
+public final class Commands {
+  private static final Map<String, Command> BY_OP = byOp();
+
+  private Commands() {}
+
+  private static Map<String, Command> byOp() {
+    Map<String, Command> out = new LinkedHashMap<>();
+    List.of(
+            ValueCommands.ALL,
+            KeyframeCommands.ALL,
+            RecipeCommands.ALL,
+            Cues.ALL,
+            Letterings.ALL,
+            Shown.ALL,
+            Groups.ALL,
+            Appearances.ALL,
+            ColourFields.ALL,
+            Changes.ALL,
+            NewPaths.ALL,
+            PathCommands.ALL,
+            PointCommands.ALL,
+            StandingCommands.ALL)
+        .forEach(
+            list ->
+                list.forEach(
+                    c -> {
+                      if (out.put(c.op(), c) != null) {
+                        throw new IllegalStateException("Two edits are called " + c.op());
+                      }
+                    }));
+    return out;
+  }
+
+  public static List<Command> all() {
+    return new ArrayList<>(BY_OP.values());
+  }
+
+  /** Null if there is none of that word. */
+  static Command of(String op) {
+    return BY_OP.get(op);
+  }
+}

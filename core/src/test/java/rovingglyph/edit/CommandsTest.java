@@ -1,0 +1,268 @@
+package rovingglyph.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowable;
+
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonArray;
+import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.scene.Scene;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Field;
+import rovingglyph.schema.Problem;
+import rovingglyph.schema.WrongValues;
+
+/** What holds for every kind of edit, those to come included. */
+class CommandsTest {
+  private static final Scene SCENE = SceneCodec.read(everything());
+
+  private static String everything() {
+    try (InputStream in = CommandsTest.class.getResourceAsStream("/everything.json")) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  static List<Command> commands() {
+    return Commands.all();
+  }
+
+  private static List<Problem> problems(JsonObject edit) {
+    Throwable e = catchThrowable(() -> SceneEdits.apply(SCENE, edit.toString()));
+    return e instanceof RefusedEdit refused ? refused.problems() : List.of();
+  }
+
+  private static JsonObject edit(Command c) {
+    return new JsonObject().add(Command.OP, c.op());
+  }
+
+  @TestFactory
+  Stream<DynamicTest> anArgumentThatIsWrongIsToldWithItsField() {
+    List<DynamicTest> out = new ArrayList<>();
+    for (Command c : Commands.all()) {
+      for (Field<?, ?> f : c.arguments().fields()) {
+        for (JsonValue wrong : WrongValues.of(f.type().jsonSchema())) {
+          JsonObject edit = edit(c).add(f.name(), wrong);
+          String name = edit.toString();
+          out.add(
+              DynamicTest.dynamicTest(
+                  name.length() > 80 ? name.substring(0, 80) : name,
+                  () ->
+                      assertThat(problems(edit))
+                          .filteredOn(p -> p.path().startsWith("$." + f.name()))
+                          .isNotEmpty()
+                          .allSatisfy(p -> assertThat(p.reason()).isNotBlank())
+                          .allSatisfy(p -> assertThat(p.allowed()).isNotBlank())));
+        }
+      }
+    }
+    return out.stream();
+  }
+
+  @ParameterizedTest
+  @MethodSource("commands")
+  void whatIsMissingIsToldAtOnce(Command c) {
+    List<String> required =
+        c.arguments().fields().stream()
+            .filter(f -> f.presence() == Field.Presence.REQUIRED)
+            .map(f -> "$." + f.name())
+            .toList();
+    assertThat(problems(edit(c))).extracting(Problem::path).containsExactlyElementsOf(required);
+  }
+
+  @ParameterizedTest
+  @MethodSource("commands")
+  void whatIsNotKnownIsTold(Command c) {
+    List<Problem> told = problems(edit(c).add("sideways", 1));
+    assertThat(told.stream().anyMatch(p -> p.path().equals("$.sideways"))).isEqualTo(!c.isOpen());
+  }
+
+  /**
+   * Arguments of chance: a good document comes out, or a refusal in words, at the latest by the
+   * rules of the document; never anything else.
+   */
+  @ParameterizedTest
+  @MethodSource("commands")
+  void whateverIsAskedTheDocumentStaysGood(Command c) {
+    Random random = new Random(c.op().hashCode());
+    int made = 0;
+    for (int i = 0; i < 300; i++) {
+      JsonObject edit = Chance.edit(c, random);
+      try {
+        Scene edited = SceneEdits.apply(SCENE, edit.toString());
+        SceneCodec.read(SceneCodec.write(edited));
+        made++;
+      } catch (IllegalArgumentException | DocumentException e) {
+        assertThat(e.getMessage()).as(edit.toString()).isNotBlank();
+      } catch (RuntimeException e) {
+        throw new AssertionError(edit + " failed", e);
+      }
+    }
+    boolean standing = List.of("side", "readable", "closeLoop").contains(c.op());
+    assertThat(made).as("edits that could be made").matches(n -> standing ? n == 0 : n > 0);
+  }
+
+  /** Edits whose arguments are in range and name what is in the scene, mostly. */
+  private static final class Chance {
+    private static final List<String> ITEMS =
+        List.of(
+            "words", "words", "words", "other", "kite", "sky", "unknown", "pair", "circle", "plan");
+    private static final List<String> PATHS =
+        List.of("drawn", "open", "smooth", "freehand", "line", "arc", "wave", "circle", "nobody");
+    private static final Map<String, List<String>> IDS =
+        Map.of(
+            "item", ITEMS,
+            "path", PATHS,
+            "of", PATHS,
+            "on", PATHS,
+            "to", PATHS,
+            "other", List.of("open", "line", "arc", "wave", "smooth"),
+            "cue", List.of("beat", "nobody"),
+            "effect", List.of("soft", "later", "own"),
+            "into", List.of("pair", "", "words"));
+    private static final List<String> CHANNELS =
+        List.of(
+            "pathOffset",
+            "pathOffset",
+            "pathOffset",
+            "size",
+            "fill",
+            "opacity",
+            "axis-wght",
+            "rotation",
+            "x",
+            "scale",
+            "radius",
+            "softEdge",
+            "effect-soft-stdDeviation",
+            "revealTo",
+            "startAngle");
+    private static final double[] NUMBERS = {0, 1, -1, 0.5, 2, 3.04, 10, 45, 100, 300, -250, 5000};
+
+    static JsonObject edit(Command c, Random r) {
+      JsonObject out = CommandsTest.edit(c);
+      for (Field<?, ?> f : c.arguments().fields()) {
+        if (f.presence() == Field.Presence.REQUIRED || r.nextInt(3) > 0) {
+          JsonValue v = value(f, r);
+          if (v != null) {
+            out.add(f.name(), v);
+          }
+        }
+      }
+      return out;
+    }
+
+    private static JsonValue value(Field<?, ?> f, Random r) {
+      switch (f.name()) {
+        case "channel":
+          return Json.value(CHANNELS.get(r.nextInt(CHANNELS.size())));
+        case "id":
+          return Json.value("new");
+        case "path":
+          return f.type() instanceof JsonType
+              ? Json.parse("{\"kind\":\"line\",\"length\":300}")
+              : id(f.name(), r);
+        case "items":
+          return new JsonArray().add(id("item", r)).add(id("item", r));
+        case "fields":
+          return fields(r);
+        case "keys":
+          return Json.parse("[{\"time\":1,\"value\":5}]");
+        case "paths":
+          return Json.parse("[{\"id\":\"new\",\"d\":\"M0 0L9 9\"}]");
+        case "text":
+          return Json.value("1\n00:00:01,000 --> 00:00:02,000\nGust\n");
+        case "d":
+          return Json.value("M0 0L9 9");
+        default:
+          return of(f.name(), f.type().jsonSchema(), r);
+      }
+    }
+
+    private static JsonValue fields(Random r) {
+      List<String> some =
+          List.of(
+              "{\"text\":\"New\"}",
+              "{\"seat\":{\"align\":\"end\"}}",
+              "{\"path\":\"line\"}",
+              "{\"name\":\"New\"}",
+              "{\"width\":640}",
+              "{\"background\":null}",
+              "{\"x\":7}",
+              "{\"trail\":null,\"blur\":30}",
+              "{\"opacity\":1000}",
+              "{\"members\":[]}");
+      return Json.parse(some.get(r.nextInt(some.size())));
+    }
+
+    private static JsonValue of(String name, JsonObject schema, Random r) {
+      if (schema.get("anyOf") != null) {
+        JsonArray any = schema.get("anyOf").asArray();
+        return of(name, any.get(r.nextInt(any.size())).asObject(), r);
+      }
+      if (schema.get("enum") != null) {
+        JsonArray all = schema.get("enum").asArray();
+        return all.get(r.nextInt(all.size()));
+      }
+      return switch (schema.getString("type", "")) {
+        case "number" -> Json.value(NUMBERS[r.nextInt(NUMBERS.length)]);
+        case "integer" -> Json.value(r.nextInt(4));
+        case "boolean" -> Json.value(r.nextBoolean());
+        case "string" -> id(name, r);
+        case "array" -> list(name, schema.get("items").asObject(), r);
+        case "null" -> Json.NULL;
+        default -> null;
+      };
+    }
+
+    private static JsonValue list(String name, JsonObject items, Random r) {
+      JsonArray out = new JsonArray();
+      for (int i = r.nextInt(4); i > 0; i--) {
+        boolean numbers = items.get("minimum") != null;
+        out.add(numbers ? Json.value(r.nextInt(3)) : of(name, items, r));
+      }
+      return out;
+    }
+
+    private static JsonValue id(String name, Random r) {
+      List<String> some = IDS.getOrDefault(name, ITEMS);
+      return Json.value(some.get(r.nextInt(some.size())));
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "{'op':'move','item':'words','channel':'pathOffset','index':0,'time':1} | Moved a keyframe",
+        "{'op':'set','item':'words','channel':'size','time':0,'value':1} | Set size",
+        "{'op':'change','items':['words'],'fields':{'faceName':'x'}} | Changed face name",
+      })
+  void anEditHasAName(String edit, String name) {
+    assertThat(SceneEdits.done(edit.replace('\'', '"'))).isEqualTo(name);
+  }
+
+  @Test
+  void whatIsNoEditIsSaid() {
+    assertThatThrownBy(() -> SceneEdits.apply(SCENE, "{\"op\":\"vanish\"}"))
+        .hasMessage("There is no edit \"vanish\"");
+  }
+}

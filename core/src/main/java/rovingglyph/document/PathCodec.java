@@ -215,6 +215,7 @@ public final class PathCodec {
     return path;
   }
 
+  /** A path as in its document. */
   public static String write(GuidePath path) {
     return KINDS.text(path);
   }

@@ -97,6 +97,7 @@ public final class Command {
     return Schema.<Values>named(name).with(arguments).made(v -> v);
   }
 
+  /** The word of the edit. */
   public String op() {
     return op;
   }

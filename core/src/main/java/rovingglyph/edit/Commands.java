@@ -39,6 +39,7 @@ public final class Commands {
     return out;
   }
 
+  /** Every kind of edit, in the order of the registry. */
   public static List<Command> all() {
     return new ArrayList<>(BY_OP.values());
   }

@@ -20,6 +20,12 @@ public final class KeyframeEdits {
   private final Channel channel;
   private final FrameRate rate;
 
+  /**
+   * Edits of one value.
+   *
+   * @param channel whose range values are brought into
+   * @param rate whose frames times are brought onto
+   */
   public KeyframeEdits(Channel channel, FrameRate rate) {
     this.channel = channel;
     this.rate = rate;
@@ -88,6 +94,7 @@ public final class KeyframeEdits {
     return m.with(channel.clamp(m.base() + by)).with(keys);
   }
 
+  /** Gives a keyframe another easing towards the next one. */
   public AnimatedValue ease(AnimatedValue m, int index, Easing easing) {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     Keyframe k = keys.get(index);

@@ -17,6 +17,7 @@ public final class KnotEdits {
   private final List<Knot> knots;
   private final boolean closed;
 
+  /** Edits of these points, which are not changed themselves. */
   public KnotEdits(List<Knot> knots, boolean closed) {
     this.knots = knots;
     this.closed = closed;
@@ -44,10 +45,12 @@ public final class KnotEdits {
     return all;
   }
 
+  /** The chosen points moved by so many px, with their handles. */
   public List<Knot> move(Set<Integer> indexes, Point by) {
     return each(indexes, (i, k) -> k.at(k.at().plus(by)));
   }
 
+  /** The points at other places, one for each; handles go along. */
   public List<Knot> place(List<Point> points) {
     List<Knot> out = new ArrayList<>();
     for (int i = 0; i < knots.size(); i++) {
@@ -57,6 +60,7 @@ public final class KnotEdits {
     return out;
   }
 
+  /** The places of the points, without their handles. */
   public List<Point> points() {
     List<Point> out = new ArrayList<>(knots.size());
     knots.forEach(k -> out.add(k.at()));

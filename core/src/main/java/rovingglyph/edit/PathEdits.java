@@ -65,6 +65,7 @@ public final class PathEdits {
     return new DrawnPath(d.label(), points, d.closed(), shapes);
   }
 
+  /** The path moved by so many px. */
   public static GuidePath move(GuidePath path, Point by) {
     return mapped(path, Affine.translate(by.x(), by.y()), 0);
   }
@@ -123,6 +124,7 @@ public final class PathEdits {
     return centre(scale(path, box.centre(), k, k, time), width, height, time);
   }
 
+  /** The path with the middle of its box in the middle of a frame of that size. */
   public static GuidePath centre(GuidePath path, double width, double height, double time) {
     Point middle = GuideContour.of(path, time).bounds().centre();
     Point to = new Point(width / 2, height / 2).minus(middle);

@@ -13,6 +13,7 @@ public final class RefusedEdit extends IllegalArgumentException {
     this.problems = e.problems();
   }
 
+  /** What is wrong with the arguments, in the order in which it was found. */
   public List<Problem> problems() {
     return problems;
   }

@@ -32,6 +32,7 @@ public interface FrameSink extends StepSink {
   /** See {@link Op#MATTE}. */
   void matte(boolean inverted);
 
+  /** The end of what the last push began. */
   void pop();
 
   /**

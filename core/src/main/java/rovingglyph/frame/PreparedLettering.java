@@ -43,6 +43,7 @@ public record PreparedLettering(
     return new PreparedLettering(lettering, text, seats, groupTransform, unsolved, landings);
   }
 
+  /** The values at a time in seconds, each within its range. */
   public SeatValues values(double time) {
     return SeatValues.at(lettering, time);
   }

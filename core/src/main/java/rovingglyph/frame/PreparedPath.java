@@ -18,10 +18,12 @@ public final class PreparedPath {
     this.contour = GuideContour.of(path, 0);
   }
 
+  /** The path as the document has it. */
   public GuidePath path() {
     return path;
   }
 
+  /** Whether any of its numbers or its shape moves. */
   public boolean moves() {
     return moves;
   }

@@ -31,6 +31,7 @@ public final class Seats {
     this.text = text;
   }
 
+  /** The path as the document has it. */
   public PreparedPath path() {
     return path;
   }

@@ -4,10 +4,12 @@ package rovingglyph.geometry;
 public record Affine(double a, double b, double c, double d, double e, double f) {
   public static final Affine IDENTITY = new Affine(1, 0, 0, 1, 0, 0);
 
+  /** A move by so many px. */
   public static Affine translate(double x, double y) {
     return new Affine(1, 0, 0, 1, x, y);
   }
 
+  /** The same scale in both directions, about the origin. */
   public static Affine scale(double k) {
     return new Affine(k, 0, 0, k, 0, 0);
   }
@@ -19,6 +21,7 @@ public record Affine(double a, double b, double c, double d, double e, double f)
     return new Affine(cos, sin, -sin, cos, 0, 0);
   }
 
+  /** A turn clockwise about a point, with y down. */
   public static Affine rotate(double radians, Point about) {
     return translate(about.x(), about.y())
         .times(rotate(radians))
@@ -45,6 +48,7 @@ public record Affine(double a, double b, double c, double d, double e, double f)
             d / det, -b / det, -c / det, a / det, (c * f - d * e) / det, (b * e - a * f) / det);
   }
 
+  /** Where a point goes. */
   public Point apply(Point p) {
     return new Point(a * p.x() + c * p.y() + e, b * p.x() + d * p.y() + f);
   }

@@ -40,6 +40,10 @@ public final class Contour {
   private List<Corner> corners;
   private Rect bounds;
 
+  /**
+   * Segments one after another, each from where the one before ends. Those of no length are left
+   * out.
+   */
   public Contour(List<? extends Segment> all, boolean closed) {
     this(all, closed, null);
   }
@@ -90,14 +94,17 @@ public final class Contour {
     return Collections.unmodifiableList(found);
   }
 
+  /** The segments in order. */
   public List<Segment> segments() {
     return segments;
   }
 
+  /** Whether it comes round to its start. */
   public boolean closed() {
     return closed;
   }
 
+  /** The length of all segments together, px. */
   public double length() {
     return segments.isEmpty() ? 0 : table().total();
   }
@@ -172,6 +179,7 @@ public final class Contour {
     return new Nearest(table().distanceAt(best, u), on, across, best, u);
   }
 
+  /** The contour read the other way. */
   public Contour reversed() {
     List<Segment> back = new ArrayList<>();
     for (int i = segments.size() - 1; i >= 0; i--) {
@@ -234,6 +242,7 @@ public final class Contour {
     return new Contour(out, false);
   }
 
+  /** The smallest box round the contour. */
   public Rect bounds() {
     Rect box = bounds;
     if (box == null) {
@@ -246,6 +255,7 @@ public final class Contour {
     return box;
   }
 
+  /** Where it begins. */
   public Point first() {
     return first;
   }

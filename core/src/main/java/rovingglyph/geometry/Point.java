@@ -4,22 +4,27 @@ package rovingglyph.geometry;
 public record Point(double x, double y) {
   public static final Point ORIGIN = new Point(0, 0);
 
+  /** The sum of two points as vectors. */
   public Point plus(Point o) {
     return new Point(x + o.x, y + o.y);
   }
 
+  /** The difference of two points as vectors. */
   public Point minus(Point o) {
     return new Point(x - o.x, y - o.y);
   }
 
+  /** The vector times a number. */
   public Point times(double k) {
     return new Point(x * k, y * k);
   }
 
+  /** The point a share {@code u} of the way to another; beyond them outside 0 to 1. */
   public Point lerp(Point o, double u) {
     return new Point(x + (o.x - x) * u, y + (o.y - y) * u);
   }
 
+  /** The scalar product of two vectors. */
   public double dot(Point o) {
     return x * o.x + y * o.y;
   }
@@ -29,10 +34,12 @@ public record Point(double x, double y) {
     return x * o.y - y * o.x;
   }
 
+  /** The length of the vector. */
   public double length() {
     return Math.sqrt(x * x + y * y);
   }
 
+  /** The distance to another point. */
   public double distance(Point o) {
     return minus(o).length();
   }

@@ -13,6 +13,7 @@ public record Rect(double left, double top, double right, double bottom) {
     return right < left || bottom < top;
   }
 
+  /** The box with a point taken in. */
   public Rect include(Point p) {
     return new Rect(
         Math.min(left, p.x()),
@@ -21,6 +22,7 @@ public record Rect(double left, double top, double right, double bottom) {
         Math.max(bottom, p.y()));
   }
 
+  /** The smallest box round both. */
   public Rect union(Rect o) {
     return new Rect(
         Math.min(left, o.left),
@@ -29,14 +31,17 @@ public record Rect(double left, double top, double right, double bottom) {
         Math.max(bottom, o.bottom));
   }
 
+  /** Whether a point is in the box or on its edge. */
   public boolean contains(Point p) {
     return p.x() >= left && p.x() <= right && p.y() >= top && p.y() <= bottom;
   }
 
+  /** Whether all of a box is within this one, edges included. */
   public boolean contains(Rect o) {
     return o.left >= left && o.right <= right && o.top >= top && o.bottom <= bottom;
   }
 
+  /** Whether the boxes have a point in common, edges included. */
   public boolean meets(Rect o) {
     return o.left <= right && o.right >= left && o.top <= bottom && o.bottom >= top;
   }
@@ -48,14 +53,17 @@ public record Rect(double left, double top, double right, double bottom) {
     return Math.hypot(dx, dy);
   }
 
+  /** From the left to the right. */
   public double width() {
     return right - left;
   }
 
+  /** From the top to the bottom. */
   public double height() {
     return bottom - top;
   }
 
+  /** The middle of the box. */
   public Point centre() {
     return new Point((left + right) / 2, (top + bottom) / 2);
   }

@@ -6,11 +6,13 @@ package rovingglyph.geometry;
  */
 public sealed interface Segment permits Line, Quadratic, Cubic, Arc {
 
+  /** The point at the parameter {@code u}, 0 to 1. */
   Point point(double u);
 
   /** First derivative by u, pixels per unit of u. */
   Point derivative(double u);
 
+  /** The second derivative by the parameter {@code u}, 0 to 1. */
   Point secondDerivative(double u);
 
   /** Length of the first derivative; the integrand of the arc length. */
@@ -19,17 +21,21 @@ public sealed interface Segment permits Line, Quadratic, Cubic, Arc {
   /** The two parts before and after u, as segments of the same kind. */
   Segment[] split(double u);
 
+  /** The segment from its end to its start. */
   Segment reversed();
 
+  /** The smallest box round the segment. */
   Rect bounds();
 
   /** The same segment under an affine map; an arc becomes the arc of another ellipse. */
   Segment mapped(Affine map);
 
+  /** The point at the parameter 0. */
   default Point start() {
     return point(0);
   }
 
+  /** The point at the parameter 1. */
   default Point end() {
     return point(1);
   }

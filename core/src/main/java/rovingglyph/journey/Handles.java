@@ -28,14 +28,17 @@ public final class Handles {
     this.contour = seating.contour();
   }
 
+  /** Where the puck stands: at the anchor of the text. */
   public Spot puck() {
     return spot(seating.track().told(seating.anchor()));
   }
 
+  /** Where the stop of the start margin stands. */
   public Spot startStop() {
     return spot(v.startMargin());
   }
 
+  /** Where the stop of the end margin stands. */
   public Spot endStop() {
     return spot(contour.length() - v.endMargin());
   }

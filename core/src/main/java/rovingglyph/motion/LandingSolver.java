@@ -22,11 +22,13 @@ public final class LandingSolver {
 
   /** Reads a path offset. */
   public interface Probe {
+    /** How the text stands with a path offset in px. */
     Reading read(double pathOffset);
   }
 
   /** The probe of a keyframe's time. */
   public interface InFrame {
+    /** How the text stands at a time in seconds. */
     Probe at(double time);
 
     /**
@@ -42,6 +44,11 @@ public final class LandingSolver {
 
   /** The offset at which a text is centred in the frame; of several the one nearest to another. */
   public interface Centred {
+    /**
+     * The offset of a goal at a time in seconds, px.
+     *
+     * @param near the solution that is nearest to this offset is taken
+     */
     double at(double time, double near);
   }
 
@@ -70,6 +77,7 @@ public final class LandingSolver {
     this.centred = centred;
   }
 
+  /** The value with the offsets of its landings solved, and where none was found. */
   public Solved solve(AnimatedValue m) {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     for (int i = 0; i < keys.size(); i++) {

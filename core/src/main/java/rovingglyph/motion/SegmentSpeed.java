@@ -21,6 +21,7 @@ public final class SegmentSpeed {
   private final Keyframe a;
   private final Keyframe b;
 
+  /** The way from one keyframe to the next. */
   public SegmentSpeed(Keyframe a, Keyframe b) {
     this.a = a;
     this.b = b;
@@ -35,10 +36,12 @@ public final class SegmentSpeed {
     return (b.value() - a.value()) / (b.time() - a.time());
   }
 
+  /** How fast the value leaves the first keyframe, in its unit a second. */
   public double leaving() {
     return mean() * startSlope();
   }
 
+  /** How fast the value arrives at the second keyframe, in its unit a second. */
   public double arriving() {
     return mean() * endSlope();
   }

@@ -10,10 +10,12 @@ import rovingglyph.scene.ShapePath;
 public final class ArcByChord {
   private ArcByChord() {}
 
+  /** The straight distance between the ends of an arc, in the unit of the radius. */
   public static double chord(double radius, double sweepDegrees) {
     return 2 * radius * Math.sin(Math.toRadians(sweepDegrees) / 2);
   }
 
+  /** How far the middle of an arc is from its chord, in the unit of the radius. */
   public static double height(double radius, double sweepDegrees) {
     return radius * (1 - Math.cos(Math.toRadians(sweepDegrees) / 2));
   }

@@ -16,6 +16,7 @@ public final class FreehandCurve {
    * @param error how far the stroke lies from it at most, px
    */
   public record Drawn(List<Cubic> cubics, boolean closed, double error) {
+    /** The curve as a contour. */
     public Contour contour() {
       return new Contour(cubics, closed);
     }
@@ -29,6 +30,7 @@ public final class FreehandCurve {
 
   private FreehandCurve() {}
 
+  /** The curve fitted to a stroke by its steadiness and simplicity. */
   public static Drawn of(FreehandPath f) {
     List<Point> stroke = new ArrayList<>(f.samples());
     if (f.closed()) {

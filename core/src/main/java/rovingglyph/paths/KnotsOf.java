@@ -18,6 +18,7 @@ public final class KnotsOf {
 
   private KnotsOf() {}
 
+  /** A contour of any segments as points with handles. */
   public static List<Knot> contour(Contour c) {
     return cubics(raised(c), c.closed());
   }

@@ -18,6 +18,7 @@ public final class PathPicture {
 
   private PathPicture() {}
 
+  /** A path as path data within a small box. */
   public static String of(GuidePath path) {
     return of(GuideContour.of(path));
   }

@@ -63,6 +63,7 @@ public final class LoopCheck {
     this.end = prepared.scene().rate().timeOf(prepared.scene().frameCount());
   }
 
+  /** Every value that is not the same in frame 0 and in the frame after the last. */
   public static List<Difference> of(PreparedScene prepared) {
     LoopCheck check = new LoopCheck(prepared);
     for (Lettering l : prepared.scene().letterings()) {

@@ -38,6 +38,7 @@ public final class Proof {
     this.scene = prepared.scene();
   }
 
+  /** What a careful eye would find, in the order of the items. */
   public static List<Finding> of(PreparedScene prepared) {
     Proof proof = new Proof(prepared);
     for (Lettering l : prepared.scene().letterings()) {

@@ -4,6 +4,7 @@ import java.util.Map;
 
 /** Something with values that can move. */
 public interface Animatable {
+  /** Unique in the scene. */
   String id();
 
   /** Its values, in the order of a sheet. */

@@ -21,34 +21,42 @@ public record AnimatedValue(
     Stagger stagger,
     Follow follow,
     UnknownFields extras) {
+  /** A value that does not move. */
   public AnimatedValue(double base) {
     this(base, List.of(), null, null, null, null, UnknownFields.NONE);
   }
 
+  /** A value that goes through keyframes, at least one. */
   public static AnimatedValue through(List<Keyframe> keyframes) {
     return new AnimatedValue(keyframes.get(0).value()).with(keyframes);
   }
 
+  /** The value with another base. */
   public AnimatedValue with(double newBase) {
     return new AnimatedValue(newBase, keyframes, cruise, sway, stagger, follow, extras);
   }
 
+  /** The value with other keyframes, sorted by time. */
   public AnimatedValue with(List<Keyframe> keys) {
     return new AnimatedValue(base, List.copyOf(keys), cruise, sway, stagger, follow, extras);
   }
 
+  /** The value with another cruise, or without one for null. */
   public AnimatedValue with(Cruise c) {
     return new AnimatedValue(base, keyframes, c, sway, stagger, follow, extras);
   }
 
+  /** The value with another sway, or without one for null. */
   public AnimatedValue with(Sway s) {
     return new AnimatedValue(base, keyframes, cruise, s, stagger, follow, extras);
   }
 
+  /** The value with another lag from letter to letter, or without one for null. */
   public AnimatedValue with(Stagger s) {
     return new AnimatedValue(base, keyframes, cruise, sway, s, follow, extras);
   }
 
+  /** The value that follows another, or none for null. */
   public AnimatedValue with(Follow f) {
     return new AnimatedValue(base, keyframes, cruise, sway, stagger, f, extras);
   }

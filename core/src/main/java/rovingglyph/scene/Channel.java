@@ -159,30 +159,37 @@ public final class Channel {
     return field.substring(AXIS.length());
   }
 
+  /** Its name in documents and edits. */
   public String field() {
     return field;
   }
 
+  /** What it is called in the interface. */
   public String label() {
     return label;
   }
 
+  /** The unit of its numbers; empty where they have none. */
   public String unit() {
     return unit;
   }
 
+  /** The least value that is allowed, in its unit. */
   public double min() {
     return min;
   }
 
+  /** The greatest value that is allowed, in its unit. */
   public double max() {
     return max;
   }
 
+  /** What its numbers mean. */
   public Kind kind() {
     return kind;
   }
 
+  /** The value brought into the allowed range. */
   public double clamp(double value) {
     return Math.min(Math.max(value, min), max);
   }

@@ -73,6 +73,7 @@ public record ColourField(
     return new ColourField(p, area, fill, newValues, extras);
   }
 
+  /** The field with another area and filling. */
   public ColourField with(Area newArea, Gradient newFill) {
     return new ColourField(properties, newArea, newFill, values, extras);
   }

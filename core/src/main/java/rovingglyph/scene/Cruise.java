@@ -19,11 +19,13 @@ public record Cruise(Pace pace, double amount, double perSecond, UnknownFields e
       this.word = word;
     }
 
+    /** What it is called in the interface. */
     public String word() {
       return word;
     }
   }
 
+  /** Constant motion; laps and letters stand still until the scene is prepared. */
   public static Cruise of(Pace pace, double amount, UnknownFields extras) {
     return new Cruise(pace, amount, pace == Pace.PER_SECOND ? amount : 0, extras);
   }

@@ -17,10 +17,12 @@ public record DrawnPath(
     return new DrawnPath(newLabel, points, closed, shapes);
   }
 
+  /** The path with other points; shapes over time stay. */
   public DrawnPath with(List<Knot> newPoints) {
     return new DrawnPath(label, List.copyOf(newPoints), closed, shapes);
   }
 
+  /** The path closed or open. */
   public DrawnPath with(boolean nowClosed) {
     return new DrawnPath(label, points, nowClosed, shapes);
   }

@@ -31,6 +31,7 @@ public record Easing(Kind kind, double x1, double y1, double x2, double y2, List
       this.word = word;
     }
 
+    /** What it is called in the interface. */
     public String word() {
       return word;
     }
@@ -47,6 +48,7 @@ public record Easing(Kind kind, double x1, double y1, double x2, double y2, List
     return new Easing(kind, x1, y1, x2, y2, List.of());
   }
 
+  /** An easing by its own curve, both x within 0 to 1. */
   public static Easing own(double x1, double y1, double x2, double y2) {
     return curve(Kind.OWN, x1, y1, x2, y2);
   }

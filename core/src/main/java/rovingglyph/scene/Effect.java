@@ -28,6 +28,7 @@ public record Effect(String id, Kind kind, String word, boolean off, UnknownFiel
       this.parameters = List.of(parameters);
     }
 
+    /** The numbers that it has. */
     public List<Parameter> parameters() {
       return parameters;
     }
@@ -45,6 +46,7 @@ public record Effect(String id, Kind kind, String word, boolean off, UnknownFiel
     return null;
   }
 
+  /** The effect left out for now, or not. */
   public Effect switchedOff(boolean newOff) {
     return new Effect(id, kind, word, newOff, extras);
   }

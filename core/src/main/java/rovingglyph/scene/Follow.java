@@ -14,6 +14,7 @@ public record Follow(
     double offset,
     AnimatedValue source,
     UnknownFields extras) {
+  /** The same with what is followed. */
   public Follow from(AnimatedValue found) {
     return new Follow(lettering, factor, delay, offset, found, extras);
   }

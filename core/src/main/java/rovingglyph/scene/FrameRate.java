@@ -22,6 +22,7 @@ public record FrameRate(int numerator, int denominator) {
     }
   }
 
+  /** Frames in a second. */
   public double perSecond() {
     return (double) numerator / denominator;
   }
@@ -36,6 +37,7 @@ public record FrameRate(int numerator, int denominator) {
     return (double) frame * denominator / numerator;
   }
 
+  /** As documents have it: {@code "25"} or {@code "30000/1001"}. */
   public String text() {
     return denominator == 1 ? Integer.toString(numerator) : numerator + "/" + denominator;
   }

@@ -18,6 +18,7 @@ public record FreehandPath(
     return new FreehandPath(newLabel, samples, steadiness, simplicity, closed);
   }
 
+  /** The stroke with other samples. */
   public FreehandPath with(List<Point> newSamples) {
     return new FreehandPath(label, List.copyOf(newSamples), steadiness, simplicity, closed);
   }

@@ -28,10 +28,12 @@ public record Group(
     return new Group(p, members, centre, newValues, extras);
   }
 
+  /** The group with other members, back to front. */
   public Group with(List<String> newMembers) {
     return new Group(properties, List.copyOf(newMembers), centre, values, extras);
   }
 
+  /** The group with another centre; nothing else of it changes. */
   public Group about(Point newCentre) {
     return new Group(properties, members, newCentre, values, extras);
   }

@@ -5,8 +5,10 @@ import java.util.Map;
 /** The line a lettering sits on; never part of the output. */
 public sealed interface GuidePath extends Animatable
     permits ShapePath, DrawnPath, SmoothPath, FreehandPath {
+  /** What every path has. */
   PathLabel label();
 
+  /** The path with another label. */
   GuidePath with(PathLabel label);
 
   @Override
@@ -14,6 +16,7 @@ public sealed interface GuidePath extends Animatable
     return label().id();
   }
 
+  /** What the path is called. */
   default String name() {
     return label().name();
   }

@@ -6,6 +6,7 @@ import java.util.Map;
 
 /** Something that stands in the stack, or in a group that does. */
 public sealed interface Item extends Animatable permits Lettering, Transformed, UnknownItem {
+  /** What every item has. */
   ItemProperties properties();
 
   @Override
@@ -18,10 +19,12 @@ public sealed interface Item extends Animatable permits Lettering, Transformed, 
     return properties().name();
   }
 
+  /** Whether it is left out of the picture. */
   default boolean hidden() {
     return properties().hidden();
   }
 
+  /** Whether the interface refuses to change it. */
   default boolean locked() {
     return properties().locked();
   }
@@ -49,6 +52,7 @@ public sealed interface Item extends Animatable permits Lettering, Transformed, 
   /** A copy with other properties and values; a value for each effect's numbers, and for a clip. */
   Item with(ItemProperties newProperties, Map<Channel, AnimatedValue> newValues);
 
+  /** The item with other properties. */
   default Item with(ItemProperties newProperties) {
     return with(newProperties, values());
   }
@@ -58,14 +62,19 @@ public sealed interface Item extends Animatable permits Lettering, Transformed, 
 
   /** One answer for each kind of item, so that none can be forgotten. */
   interface Visitor<R> {
+    /** What to do with a lettering. */
     R lettering(Lettering l);
 
+    /** What to do with a drawing. */
     R drawing(Drawing d);
 
+    /** What to do with a group. */
     R group(Group g);
 
+    /** What to do with a colour field. */
     R colourField(ColourField c);
 
+    /** What to do with an item of a kind that is not known. */
     R unknown(UnknownItem u);
   }
 }

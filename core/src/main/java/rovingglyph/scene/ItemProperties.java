@@ -49,15 +49,18 @@ public record ItemProperties(
     return new ItemProperties(id, name, from, to, hidden, locked, blend, effects, clip);
   }
 
+  /** The same hidden or not, locked or not. */
   public ItemProperties flagged(boolean newHidden, boolean newLocked) {
     return new ItemProperties(
         id, name, shownFrom, shownTo, newHidden, newLocked, blend, effects, clip);
   }
 
+  /** The same with another blend mode. */
   public ItemProperties blended(BlendMode mode) {
     return new ItemProperties(id, name, shownFrom, shownTo, hidden, locked, mode, effects, clip);
   }
 
+  /** The same with other effects. */
   public ItemProperties with(List<Effect> newEffects) {
     return new ItemProperties(
         id, name, shownFrom, shownTo, hidden, locked, blend, List.copyOf(newEffects), clip);

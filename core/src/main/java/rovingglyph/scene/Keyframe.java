@@ -11,10 +11,12 @@ package rovingglyph.scene;
  */
 public record Keyframe(
     double time, double value, Landing landing, String cue, Easing easing, UnknownFields extras) {
+  /** A keyframe that follows no cue. */
   public Keyframe(double time, double value, Landing landing, Easing easing) {
     this(time, value, landing, null, easing, UnknownFields.NONE);
   }
 
+  /** The keyframe with another value; a landing stays one. */
   public Keyframe withValue(double v) {
     return new Keyframe(time, v, landing, cue, easing, extras);
   }
@@ -24,10 +26,12 @@ public record Keyframe(
     return new Keyframe(newTime, value, landing, newCue, easing, extras);
   }
 
+  /** The keyframe with another easing. */
   public Keyframe with(Easing e) {
     return new Keyframe(time, value, landing, cue, e, extras);
   }
 
+  /** The keyframe with another goal; null for none. */
   public Keyframe with(Landing l) {
     return new Keyframe(time, value, l, cue, easing, extras);
   }

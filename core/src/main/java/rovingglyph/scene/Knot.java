@@ -16,6 +16,7 @@ public record Knot(Point at, Point in, Point out, Kind kind, UnknownFields extra
     SYMMETRIC
   }
 
+  /** A point all of whose fields are known. */
   public Knot(Point at, Point in, Point out, Kind kind) {
     this(at, in, out, kind, UnknownFields.NONE);
   }
@@ -25,18 +26,22 @@ public record Knot(Point at, Point in, Point out, Kind kind, UnknownFields extra
     return new Knot(at, Point.ORIGIN, Point.ORIGIN, Kind.CORNER);
   }
 
+  /** The point elsewhere, with its handles. */
   public Knot at(Point p) {
     return new Knot(p, in, out, kind, extras);
   }
 
+  /** The point with other handles, each from the point. */
   public Knot with(Point newIn, Point newOut) {
     return new Knot(at, newIn, newOut, kind, extras);
   }
 
+  /** The point with another rule for its handles. */
   public Knot with(Kind newKind) {
     return new Knot(at, in, out, newKind, extras);
   }
 
+  /** The point as it is read the other way. */
   public Knot reversed() {
     return new Knot(at, out, in, kind, extras);
   }

@@ -16,6 +16,7 @@ public record Landing(Kind kind, double laps) {
       this.word = word;
     }
 
+    /** What it is called in the interface. */
     public String word() {
       return word;
     }

@@ -12,14 +12,17 @@ public record LetterEffects(
     Reveal reveal, ClockSweep sweep, Trail trail, List<Recipe> recipes, Double blur) {
   public static final LetterEffects PLAIN = new LetterEffects(null, null, null, List.of(), null);
 
+  /** The same with another reveal; null for none. */
   public LetterEffects with(Reveal r) {
     return new LetterEffects(r, sweep, trail, recipes, blur);
   }
 
+  /** The same with another sweep; null for none. */
   public LetterEffects with(ClockSweep s) {
     return new LetterEffects(reveal, s, trail, recipes, blur);
   }
 
+  /** The same with other recipes. */
   public LetterEffects with(List<Recipe> all) {
     return new LetterEffects(reveal, sweep, trail, List.copyOf(all), blur);
   }

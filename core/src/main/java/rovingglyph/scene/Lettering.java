@@ -81,15 +81,18 @@ public record Lettering(
     return visitor.lettering(this);
   }
 
+  /** The lettering with other values. */
   public Lettering with(Map<Channel, AnimatedValue> newValues) {
     return new Lettering(
         properties, text, face, faceName, setting, path, seat, showing, newValues, extras);
   }
 
+  /** The lettering with another seat. */
   public Lettering with(Seat newSeat) {
     return on(path, newSeat);
   }
 
+  /** The lettering with other ways to come and go. */
   public Lettering with(LetterEffects s) {
     return new Lettering(properties, text, face, faceName, setting, path, seat, s, values, extras);
   }

@@ -29,10 +29,12 @@ public record Profile(Of of, String axis, Along along, List<Point> points, Unkno
       this.neutral = neutral;
     }
 
+    /** What it is called in the interface. */
     public String label() {
       return label;
     }
 
+    /** The unit of its values; empty where they have none. */
     public String unit() {
       return unit;
     }

@@ -30,6 +30,7 @@ public record Recipe(Kind kind, UnknownFields params) {
       return travels;
     }
 
+    /** The values that it writes. */
     public List<Channel> writes() {
       return writes;
     }

@@ -55,18 +55,22 @@ public record Scene(
     return items.get(id);
   }
 
+  /** The letterings, in the order of the document. */
   public List<Lettering> letterings() {
     return all(Lettering.class);
   }
 
+  /** The drawings, in the order of the document. */
   public List<Drawing> drawings() {
     return all(Drawing.class);
   }
 
+  /** The colour fields, in the order of the document. */
   public List<ColourField> colourFields() {
     return all(ColourField.class);
   }
 
+  /** The groups, in the order of the document. */
   public List<Group> groups() {
     return all(Group.class);
   }
@@ -184,10 +188,12 @@ public record Scene(
     return with(paths, newItems, cues, stack);
   }
 
+  /** The scene with other paths in the place of all. */
   public Scene withPaths(List<GuidePath> newPaths) {
     return with(newPaths, items, cues, stack);
   }
 
+  /** The scene with a path in the place of the one with its id. */
   public Scene withPath(GuidePath path) {
     return withPaths(paths.stream().map(p -> p.id().equals(path.id()) ? path : p).toList());
   }
@@ -199,10 +205,12 @@ public record Scene(
     return withPaths(List.copyOf(all));
   }
 
+  /** The scene with other cues, which have to be sorted by time. */
   public Scene withCues(List<Cue> newCues) {
     return with(paths, items, newCues, stack);
   }
 
+  /** The scene with other pictures to trace over. */
   public Scene withTemplates(List<TracingImage> newTemplates) {
     return new Scene(
         name,
@@ -267,6 +275,7 @@ public record Scene(
     return withStack(order);
   }
 
+  /** The scene with another order of what is in no group, back to front. */
   public Scene withStack(List<String> newStack) {
     return with(paths, items, cues, List.copyOf(newStack));
   }

@@ -125,6 +125,7 @@ public record Seat(
     KEEP_DISTANCE
   }
 
+  /** The seat with another resting point, px along the path; null for that of the room. */
   public Seat pinned(Double newPin) {
     return new Seat(
         align,
@@ -144,6 +145,7 @@ public record Seat(
         extras);
   }
 
+  /** The seat on the other side, or on the same. */
   public Seat on(Side newSide) {
     return new Seat(
         align,

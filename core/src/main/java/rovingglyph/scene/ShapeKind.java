@@ -69,10 +69,12 @@ public enum ShapeKind {
     }
   }
 
+  /** What it is called in the interface. */
   public String word() {
     return word;
   }
 
+  /** Whether it comes round to its start. */
   public boolean closed() {
     return closed;
   }

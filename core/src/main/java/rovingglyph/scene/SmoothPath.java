@@ -17,6 +17,7 @@ public record SmoothPath(PathLabel label, List<Point> points, Rule rule, boolean
     return new SmoothPath(newLabel, points, rule, closed);
   }
 
+  /** The path with other points. */
   public SmoothPath with(List<Point> newPoints) {
     return new SmoothPath(label, List.copyOf(newPoints), rule, closed);
   }

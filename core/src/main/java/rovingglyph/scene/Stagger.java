@@ -24,6 +24,7 @@ public record Stagger(double delay, Order order, int seed, UnknownFields extras)
       this.word = word;
     }
 
+    /** What it is called in the interface. */
     public String word() {
       return word;
     }

@@ -30,6 +30,7 @@ public record Sway(
     NOISE
   }
 
+  /** A sway whose period is as it is given. */
   public Sway(
       double amplitude, double period, double phase, Shape shape, int seed, UnknownFields extras) {
     this(amplitude, period, phase, shape, seed, false, 0, extras);

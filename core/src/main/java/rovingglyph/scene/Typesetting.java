@@ -83,6 +83,7 @@ public record Typesetting(
     }
   }
 
+  /** The same in other rows. */
   public Typesetting with(Rows r) {
     return new Typesetting(casing, features, phrases, rules, r, profiles, mix);
   }

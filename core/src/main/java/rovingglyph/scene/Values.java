@@ -10,6 +10,7 @@ import java.util.Map;
 public final class Values {
   private Values() {}
 
+  /** A copy of values with one of them replaced or added. */
   public static Map<Channel, AnimatedValue> with(
       Map<Channel, AnimatedValue> values, Channel c, AnimatedValue m) {
     Map<Channel, AnimatedValue> out = new LinkedHashMap<>(values);

@@ -7,11 +7,13 @@ import java.util.stream.Collectors;
 public class DocumentException extends RuntimeException {
   private final transient List<Problem> problems;
 
+  /** With what is wrong, in the order in which it was found. */
   public DocumentException(List<Problem> problems) {
     super(problems.stream().map(Problem::sentence).collect(Collectors.joining("; ")));
     this.problems = List.copyOf(problems);
   }
 
+  /** What is wrong, in the order in which it was found. */
   public List<Problem> problems() {
     return problems;
   }

@@ -78,10 +78,12 @@ public final class Field<T, V> {
     return new Field<>(name, type, of, missing, presence, text);
   }
 
+  /** The name of the field in documents. */
   public String name() {
     return name;
   }
 
+  /** What the field can hold. */
   public FieldType<V> type() {
     return type;
   }
@@ -91,10 +93,12 @@ public final class Field<T, V> {
     return missing;
   }
 
+  /** When the field is written. */
   public Presence presence() {
     return presence;
   }
 
+  /** What docs/scene-format.md says of it; Markdown without a full stop, empty for nothing. */
   public String about() {
     return about;
   }

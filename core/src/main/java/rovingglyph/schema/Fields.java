@@ -29,6 +29,12 @@ public final class Fields {
     return new Fields(value, "$", new ArrayList<>());
   }
 
+  /**
+   * The fields of one value.
+   *
+   * @param path of the value in its document, such as {@code $}
+   * @param problems to which what is wrong is added
+   */
   public Fields(JsonValue value, String path, List<Problem> problems) {
     this(value, null, path, -1, problems);
   }
@@ -47,15 +53,25 @@ public final class Fields {
     }
   }
 
+  /** The JSON path of a field; of the object itself for null. */
   public String path(String name) {
     String here = parent == null ? step : parent.path(step) + (index < 0 ? "" : "[" + index + "]");
     return name == null ? here : here + "." + name;
   }
 
+  /**
+   * Notes what is wrong.
+   *
+   * @param name of the field; null for the object itself
+   * @param allowed the allowed range or values; empty where that says nothing more
+   */
   public void problem(String name, String reason, String allowed) {
     problems.add(new Problem(path(name), reason, allowed));
   }
 
+  /**
+   * The value of a field; null where it is not there or is null. It counts as known from then on.
+   */
   public JsonValue get(String name) {
     known.add(name);
     JsonValue v = object.get(name);
@@ -72,6 +88,10 @@ public final class Fields {
     return get(name) != null;
   }
 
+  /**
+   * A number from {@code least} to {@code greatest}; {@code missing} where it is not there or
+   * wrong.
+   */
   public double number(String name, double least, double greatest, double missing) {
     JsonValue v = get(name);
     return v == null ? missing : number(v, name, least, greatest, missing);
@@ -95,6 +115,10 @@ public final class Fields {
     return Decimal.text(least, 3) + " to " + Decimal.text(greatest, 3);
   }
 
+  /**
+   * A whole number from {@code least} to {@code greatest}; {@code missing} where it is not there or
+   * wrong.
+   */
   public int integer(String name, int least, int greatest, int missing) {
     double d = number(name, least, greatest, missing);
     if (d != Math.rint(d)) {
@@ -104,6 +128,7 @@ public final class Fields {
     return (int) d;
   }
 
+  /** True or false; {@code missing} where it is not there or neither. */
   public boolean flag(String name, boolean missing) {
     JsonValue v = get(name);
     if (v == null) {
@@ -116,6 +141,10 @@ public final class Fields {
     return v.asBoolean();
   }
 
+  /**
+   * A text of at most {@code longest} UTF-16 units without U+0000; {@code missing} where it is not
+   * there or wrong.
+   */
   public String text(String name, int longest, String missing) {
     JsonValue v = get(name);
     if (v == null) {
@@ -137,6 +166,7 @@ public final class Fields {
     return s;
   }
 
+  /** An id of 1 to 80 characters; empty where it is missing or wrong. */
   public String id(String name) {
     String s = text(name, 80, "");
     if (s.isEmpty()) {
@@ -254,6 +284,10 @@ public final class Fields {
     return out;
   }
 
+  /**
+   * The objects of a list of at most {@code most}; what is read as null is left out. Empty where
+   * the list is missing or wrong.
+   */
   public <T> List<T> list(String name, int most, Function<Fields, T> read) {
     JsonValue v = get(name);
     List<T> out = new ArrayList<>();
@@ -278,6 +312,7 @@ public final class Fields {
     return List.copyOf(out);
   }
 
+  /** The texts of a list of at most {@code most}; empty where it is missing or wrong. */
   public List<String> texts(String name, int most) {
     JsonValue v = get(name);
     List<String> out = new ArrayList<>();
@@ -298,15 +333,18 @@ public final class Fields {
     return out;
   }
 
+  /** The fields of the object in a field; those of an empty one where it is missing. */
   public Fields object(String name) {
     JsonValue v = get(name);
     return new Fields(v == null ? new JsonObject() : v, this, name, -1, problems);
   }
 
+  /** The names of all fields, known or not, in the order of the document. */
   public List<String> names() {
     return object.names();
   }
 
+  /** The problems found so far, in the whole document. */
   public List<Problem> problems() {
     return problems;
   }

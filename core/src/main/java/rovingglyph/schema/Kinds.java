@@ -15,6 +15,7 @@ public final class Kinds<T> implements ObjectType<T> {
      */
     T read(Fields f, String word, String known);
 
+    /** Appends one as JSON. */
     void write(T value, StringBuilder out);
 
     /** Whether documents may hold them. */
@@ -44,6 +45,7 @@ public final class Kinds<T> implements ObjectType<T> {
     return name;
   }
 
+  /** The tables of all kinds that are known. */
   public List<Schema<? extends T>> kinds() {
     return kinds;
   }

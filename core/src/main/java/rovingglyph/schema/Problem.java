@@ -8,6 +8,7 @@ package rovingglyph.schema;
  * @param allowed the allowed range or values; empty where that says nothing more
  */
 public record Problem(String path, String reason, String allowed) {
+  /** The problem as one line: path, reason, what is allowed. */
   public String sentence() {
     return path + ": " + reason + (allowed.isEmpty() ? "" : " (allowed: " + allowed + ")");
   }

@@ -62,17 +62,20 @@ public final class Schema<T> implements ObjectType<T> {
       return this;
     }
 
+    /** Adds the fields that several kinds have in common. */
     public Builder<T> sharing(Shared<? super T> s) {
       shared.add(s);
       all.addAll(s.fields());
       return this;
     }
 
+    /** Adds fields, in the order of documents. */
     @SafeVarargs
     public final Builder<T> with(Field<? super T, ?>... fields) {
       return with(List.of(fields));
     }
 
+    /** Adds fields, in the order of documents. */
     public Builder<T> with(List<? extends Field<? super T, ?>> fields) {
       own.addAll(fields);
       all.addAll(fields);
@@ -105,6 +108,7 @@ public final class Schema<T> implements ObjectType<T> {
     return kind;
   }
 
+  /** The groups of fields that it has in common with other kinds. */
   public List<Shared<? super T>> shared() {
     return shared;
   }
@@ -114,6 +118,7 @@ public final class Schema<T> implements ObjectType<T> {
     return own;
   }
 
+  /** All fields, in the order of documents. */
   public List<Field<? super T, ?>> fields() {
     return all;
   }

@@ -12,6 +12,7 @@ public final class Tables {
 
   private Tables() {}
 
+  /** Finds them from the table of a whole document, or of anything else. */
   public static Tables from(ObjectType<?> first) {
     Tables all = new Tables();
     all.add(first);
@@ -52,6 +53,7 @@ public final class Tables {
     return out;
   }
 
+  /** The fields that several kinds have in common, each group once. */
   public List<Schema.Shared<?>> shared() {
     return List.copyOf(shared.values());
   }

@@ -90,6 +90,7 @@ public final class Types {
     return integer(least, greatest, "");
   }
 
+  /** A whole number in a range, both ends in it, with its unit as descriptions tell it. */
   public static FieldType<Integer> integer(int least, int greatest, String unit) {
     return new Plain<>(
         (f, name, missing) -> {

@@ -46,15 +46,18 @@ public final class Writer {
     }
   }
 
+  /** A colour 0xRRGGBB in quotation marks, as #RRGGBB. */
   public static void colour(int rgb, StringBuilder out) {
     out.append('"').append(colour(rgb)).append('"');
   }
 
+  /** A colour 0xRRGGBB as #RRGGBB. */
   public static String colour(int rgb) {
     String hex = Integer.toHexString(rgb | 0x1000000).substring(1);
     return "#" + hex.toUpperCase();
   }
 
+  /** A point as a list of two numbers. */
   public static void pair(Point p, StringBuilder out) {
     out.append('[');
     number(p.x(), out);
@@ -63,6 +66,7 @@ public final class Writer {
     out.append(']');
   }
 
+  /** A list, each entry written in turn. */
   public static <T> void list(
       List<T> values, StringBuilder out, BiConsumer<T, StringBuilder> write) {
     out.append('[');
@@ -95,6 +99,7 @@ public final class Writer {
     }
   }
 
+  /** A number as its shortest text; see {@link #number(double, StringBuilder)}. */
   public static String number(double value) {
     StringBuilder out = new StringBuilder();
     number(value, out);

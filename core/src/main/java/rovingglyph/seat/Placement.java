@@ -30,6 +30,7 @@ public record Placement(
     double alpha,
     boolean visible) {
 
+  /** The letter elsewhere, turned by so many degrees more. */
   public Placement turned(Point newAt, double turn) {
     return new Placement(
         letter, distance, newAt, angle + turn, width, height, advance, back, fill, alpha, visible);

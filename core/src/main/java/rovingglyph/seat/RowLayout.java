@@ -75,6 +75,7 @@ public final class RowLayout {
         : new RowLayout(track, lettering, text, other, phrase, phase);
   }
 
+  /** The path as the row reads it. */
   public Track track() {
     return track;
   }
@@ -84,14 +85,17 @@ public final class RowLayout {
     return track.contour();
   }
 
+  /** What happens past the ends of the path. */
   public Seat.EndRule ends() {
     return track.ends();
   }
 
+  /** The values at the time of this row. */
   public SeatValues values() {
     return v;
   }
 
+  /** The letters of the row, in reading order. */
   public List<Letter> letters() {
     return room.row().letters();
   }
@@ -164,6 +168,7 @@ public final class RowLayout {
     return room.length();
   }
 
+  /** How much of the path the letters take up, px on the ruler. */
   public double extent() {
     return room.extent();
   }

@@ -19,6 +19,7 @@ public final class SeatValues {
     this.axes = axes;
   }
 
+  /** The values of a lettering at a time in seconds, each within its range. */
   public static SeatValues at(Lettering l, double time) {
     double[] named = new double[Channel.count()];
     Map<Channel, Double> axes = new HashMap<>();
@@ -62,6 +63,7 @@ public final class SeatValues {
     return same;
   }
 
+  /** The value of a channel in its unit; of an axis it has to be one that is set. */
   public double get(Channel c) {
     return c.index() >= 0 ? named[c.index()] : axes.get(c);
   }
@@ -71,30 +73,37 @@ public final class SeatValues {
     return time;
   }
 
+  /** How far the text is moved from where it rests, px along the path. */
   public double pathOffset() {
     return get(Channel.PATH_OFFSET);
   }
 
+  /** Room kept free at the start of the path, px. */
   public double startMargin() {
     return get(Channel.START_MARGIN);
   }
 
+  /** Room kept free at the end of the path, px. */
   public double endMargin() {
     return get(Channel.END_MARGIN);
   }
 
+  /** How far letters stand off the path, px. */
   public double baselineShift() {
     return get(Channel.BASELINE_SHIFT);
   }
 
+  /** The em, px. */
   public double size() {
     return get(Channel.SIZE);
   }
 
+  /** How opaque the lettering is, 0 to 100 percent. */
   public double opacity() {
     return get(Channel.OPACITY);
   }
 
+  /** By how much the lettering is turned about the centre of its path, degrees clockwise. */
   public double rotation() {
     return get(Channel.ROTATION);
   }

@@ -42,14 +42,17 @@ public final class Track {
     this.round = guide.closed() && ends == Seat.EndRule.WRAP;
   }
 
+  /** What the lettering turns about. */
   public Point centre() {
     return centre;
   }
 
+  /** The path in reading direction. */
   public Contour contour() {
     return contour;
   }
 
+  /** What happens past the ends of the path. */
   public Seat.EndRule ends() {
     return ends;
   }
@@ -59,6 +62,7 @@ public final class Track {
     return round;
   }
 
+  /** The length of the path, px. */
   public double length() {
     return contour.length();
   }
@@ -73,6 +77,7 @@ public final class Track {
     return ends == Seat.EndRule.WRAP && (d < 0 || d > length()) ? contour.wrap(d) : d;
   }
 
+  /** The place at a distance along the path in px; past its ends by the rule for them. */
   public Spot at(double distance) {
     double d = told(distance);
     double length = length();

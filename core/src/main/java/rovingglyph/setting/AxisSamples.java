@@ -17,6 +17,7 @@ public record AxisSamples(
   /** A place between two samples: the lower one's index, and the share of the way to the next. */
   public record Place(int index, double share) {}
 
+  /** Where a value of the axis lies between two samples; beyond them at the first or last. */
   public Place place(double value) {
     int n = values.length;
     if (value <= values[0]) {

@@ -23,6 +23,7 @@ public final class Compositor {
   private final Map<String, Double> axes = new TreeMap<>();
   private final Map<String, double[]> ranges;
 
+  /** Sets a lettering once its texts are shaped. */
   public Compositor(Lettering lettering) {
     this.lettering = lettering;
     this.ranges = AxisRange.of(lettering);

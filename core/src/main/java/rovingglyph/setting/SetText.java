@@ -58,18 +58,22 @@ public final class SetText {
     return same;
   }
 
+  /** Height of the ascenders above the baseline, em. */
   public double ascent() {
     return first.ascent();
   }
 
+  /** Height of small letters without ascenders, em. */
   public double xHeight() {
     return first.xHeight();
   }
 
+  /** Whether another face stands in for the one that was asked for. */
   public boolean faceMissing() {
     return first.faceMissing();
   }
 
+  /** Whether the text runs from right to left. */
   public boolean rightToLeft() {
     return first.rightToLeft();
   }
@@ -122,6 +126,7 @@ public final class SetText {
       this.spaces = (int) letters.stream().filter(Letter::isSpace).count();
     }
 
+    /** The letters in reading order. */
     public List<Letter> letters() {
       return letters;
     }

@@ -56,10 +56,12 @@ public final class Outline {
     return subPaths.stream().map(p -> new Contour(p.segments(), p.closed())).toList();
   }
 
+  /** The lines of the outline, in em. */
   public List<SubPath> subPaths() {
     return subPaths;
   }
 
+  /** The smallest box round the outline, em. */
   public Rect bounds() {
     return bounds;
   }

@@ -11,6 +11,7 @@ import java.util.List;
 public final class ShapedRunCodec {
   private ShapedRunCodec() {}
 
+  /** A shaped text as the browser reads it. */
   public static JsonObject write(ShapedRun run) {
     JsonArray clusters = new JsonArray();
     for (Cluster c : run.clusters()) {

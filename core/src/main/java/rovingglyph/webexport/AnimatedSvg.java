@@ -53,6 +53,7 @@ public final class AnimatedSvg {
     this.motions = new SharedMotions(style, prefix);
   }
 
+  /** The whole document. */
   public static String write(PreparedScene prepared) {
     return new AnimatedSvg(prepared).document();
   }

@@ -8,6 +8,8 @@ export default defineConfig({
     // The compiled core is large, and stays the same when the interface changes: it is a file of its
     // own that browsers keep, and so are the libraries.
     chunkSizeWarningLimit: 1400,
+    // Part of what GET /api/notices tells.
+    license: { fileName: 'licences.md' },
     rollupOptions: {
       output: {
         manualChunks: (id: string) =>

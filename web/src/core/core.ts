@@ -17,7 +17,6 @@ export interface Summary {
   paths: Record<string, PathSummary>;
   items: Record<string, ItemSummary>;
   poses: { time: number; label: string }[];
-  findings: Finding[];
 }
 
 export interface ItemSummary {
@@ -159,6 +158,11 @@ export type Edited = SceneDoc | { problems: Problem[] } | { error: string };
 
 export function edit(document: SceneDoc, change: Edit): Edited {
   return JSON.parse(bridge.edit(JSON.stringify(document), JSON.stringify(change))) as Edited;
+}
+
+/** What Proof finds in the opened scene; it takes longer than opening it. */
+export function findings(): Finding[] {
+  return JSON.parse(bridge.findings()) as Finding[];
 }
 
 /** What an edit is called once it is done, such as "Moved a keyframe". */

@@ -47,6 +47,9 @@ export function HelpDialog() {
         <a className="text-teal underline" href="/api/docs" target="_blank" rel="noreferrer">
           The interface for scripts
         </a>
+        <a className="mr-auto ml-5 text-teal underline" href="/api/notices" target="_blank">
+          What it is built of
+        </a>
         <button type="button" className="btn-main" onClick={closeDialog}>
           Close
         </button>

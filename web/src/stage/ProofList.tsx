@@ -1,10 +1,27 @@
-import type { Edit } from '../core/core';
+import { useEffect, useState } from 'react';
+import * as core from '../core/core';
+import type { Edit, Finding } from '../core/core';
 import { applyEdit, select, setTime, useEditor } from '../state/editor';
 import { pause } from './playback';
 
+/** What is done first when a scene was opened or edited: ms in which nobody reads a list. */
+const PATIENCE = 120;
+
+/** What Proof finds in the scene once it has been shown; before that what it found the last time. */
+function useFindings(): Finding[] | null {
+  const opened = useEditor((s) => s.opened);
+  const [found, setFound] = useState<Finding[] | null>(null);
+  useEffect(() => {
+    if (opened === 0) return;
+    const timer = setTimeout(() => setFound(core.findings()), PATIENCE);
+    return () => clearTimeout(timer);
+  }, [opened]);
+  return found;
+}
+
 /** What the automatic checks found. */
 export function ProofList() {
-  const findings = useEditor((s) => s.summary?.findings);
+  const findings = useFindings();
   if (!findings) return null;
   return (
     <section aria-label="Proof" className="shrink-0">

@@ -7,6 +7,9 @@ import { ColourField } from '../../ui/ColourField';
 import { MovableField } from '../../ui/MovableField';
 import { NumberField } from '../../ui/NumberField';
 
+/** A line that is asked for is to be seen beside the letters. */
+const BEGUN: Trail = { ...plainTrail, colour: '#C4472D', width: 6 };
+
 const DASHES: Record<string, number[]> = { whole: [], dashes: [3, 2], dots: [0.01, 2] };
 
 /** The path's own line, drawn under the lettering. */
@@ -15,7 +18,7 @@ export function TrailFields({ lettering }: { lettering: Lettering }) {
   const put = (parts: Partial<Trail>) =>
     changeChosen(
       lettering.id,
-      { trail: { ...plainTrail, ...trail, ...parts } },
+      { trail: { ...BEGUN, ...trail, ...parts } },
       `trail.${lettering.id}`,
     );
   const dash = !trail?.dash.length ? 'whole' : trail.dash[0]! < trail.width ? 'dots' : 'dashes';

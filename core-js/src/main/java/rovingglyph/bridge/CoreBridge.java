@@ -235,6 +235,12 @@ public final class CoreBridge {
         : c.clamp(Timeline.value(m.movable(c), time));
   }
 
+  /** What Proof finds in the opened scene, which {@code open} does not wait for. */
+  @JSExport
+  public static String findings() {
+    return standing == null ? "[]" : Summary.findings(standing).toString();
+  }
+
   /** What an edit is called once it is done, such as "Moved a keyframe". */
   @JSExport
   public static String editDone(String edit) {

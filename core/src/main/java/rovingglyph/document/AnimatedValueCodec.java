@@ -152,12 +152,9 @@ final class AnimatedValueCodec {
                   + " nor a trail that goes with the text; 0; the middle of the text nearest to the"
                   + " middle of the frame; or `laps` times the length of the path");
   private static final Field<Keyframe, Double> LAPS =
-      field(
-              "laps",
-              Types.number(-1000, 1000, ""),
-              (Keyframe k) -> k.landing() == null ? 1.0 : k.landing().laps())
-          .usual(1.0)
-          .about("of a landing after whole laps");
+      field("laps", Types.number(-1000, 1000, ""), AnimatedValueCodec::laps)
+          .optional()
+          .about("of a landing after whole laps; left out, 1");
   private static final Field<Keyframe, String> CUE =
       field("cue", Types.text(Types.LONGEST_ID), Keyframe::cue)
           .optional()
@@ -183,6 +180,11 @@ final class AnimatedValueCodec {
         .made(v -> keyframe(v, v.get(value), c));
   }
 
+  private static Double laps(Keyframe k) {
+    boolean counts = k.landing() != null && k.landing().kind() == Landing.Kind.WHOLE_LAPS;
+    return counts ? (Double) k.landing().laps() : null;
+  }
+
   private static Keyframe keyframe(Values v, double value, Channel c) {
     Landing.Kind kind = v.get(LANDING);
     if (kind != null && c != Channel.PATH_OFFSET) {
@@ -191,7 +193,7 @@ final class AnimatedValueCodec {
     return new Keyframe(
         v.get(AT),
         value,
-        kind == null ? null : new Landing(kind, v.get(LAPS)),
+        kind == null ? null : new Landing(kind, v.get(LAPS) == null ? 1 : v.get(LAPS)),
         v.get(CUE),
         v.get(EASING),
         v.rest());

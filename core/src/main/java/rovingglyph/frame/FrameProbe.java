@@ -59,8 +59,10 @@ final class FrameProbe implements LandingSolver.Probe {
       this.turn = turn;
       Contour contour = track.contour();
       this.cell = contour.length() / CELLS;
+      double[] spot = new double[4];
       for (int i = 0; i <= CELLS; i++) {
-        depths[i] = depth(contour.at(Math.min(i * cell, contour.length())).point());
+        contour.place(Math.min(i * cell, contour.length()), spot);
+        depths[i] = depth(spot[0], spot[1]);
       }
       first = track.at(0);
       last = track.at(contour.length());
@@ -85,7 +87,12 @@ final class FrameProbe implements LandingSolver.Probe {
     }
 
     private double depth(Point unturned) {
-      return window.depth(turn.apply(unturned));
+      return depth(unturned.x(), unturned.y());
+    }
+
+    private double depth(double x, double y) {
+      return window.depth(
+          turn.a() * x + turn.c() * y + turn.e(), turn.b() * x + turn.d() * y + turn.f());
     }
 
     /** Depth at a distance along the path, good to half a cell; NaN where nothing is shown. */
@@ -93,8 +100,12 @@ final class FrameProbe implements LandingSolver.Probe {
       if (track.past(raw)) {
         // Past an end it goes straight on.
         Track.Spot end = raw < 0 ? first : last;
-        Point there = end.point().plus(end.tangent().times(raw < 0 ? raw : raw - track.length()));
-        return track.ends() == Seat.EndRule.CUT ? Double.NaN : depth(there);
+        double more = raw < 0 ? raw : raw - track.length();
+        return track.ends() == Seat.EndRule.CUT
+            ? Double.NaN
+            : depth(
+                end.point().x() + end.tangent().x() * more,
+                end.point().y() + end.tangent().y() * more);
       }
       return cell > 0 ? depths[(int) Math.round(track.told(raw) / cell)] : depths[0];
     }

@@ -61,9 +61,16 @@ final class GlyphOutlines {
         frame.endInline();
       } else {
         Cluster.Glyph glyph = glyphs.get(g);
-        Affine m = base.times(Affine.translate(place.back() + glyph.dx(), glyph.dy()));
-        int index = letter.outlineBase() + glyph.outline();
-        frame.outline(index, m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+        double dx = place.back() + glyph.dx();
+        double dy = glyph.dy();
+        frame.outline(
+            letter.outlineBase() + glyph.outline(),
+            base.a(),
+            base.b(),
+            base.c(),
+            base.d(),
+            base.a() * dx + base.c() * dy + base.e(),
+            base.b() * dx + base.d() * dy + base.f());
       }
     }
   }

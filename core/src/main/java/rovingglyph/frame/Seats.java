@@ -1,6 +1,7 @@
 package rovingglyph.frame;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
@@ -24,6 +25,9 @@ public final class Seats {
   private final Lettering lettering;
   private List<Track> tracks;
   private double time;
+
+  /** The rows that were asked for last: a row that has merely moved on is laid out alike. */
+  private RowLayout[] last = new RowLayout[0];
 
   Seats(Lettering lettering, PreparedPath path, SetText text) {
     this.lettering = lettering;
@@ -92,7 +96,17 @@ public final class Seats {
   }
 
   private RowLayout seating(Lettering with, SeatValues v, Track track, int i) {
+    RowLayout[] before = last;
+    boolean again = i < before.length && before[i] != null && before[i].isOf(track, with);
     Typesetting.Rows rows = lettering.setting().rows();
-    return new RowLayout(track, with, text, v, i * rows.phrase(), i * rows.phase());
+    RowLayout row =
+        again
+            ? before[i].with(v)
+            : new RowLayout(track, with, text, v, i * rows.phrase(), i * rows.phase());
+    // Threads that ask at once may keep either.
+    RowLayout[] kept = i < before.length ? before.clone() : Arrays.copyOf(before, i + 1);
+    kept[i] = row;
+    last = kept;
+    return row;
   }
 }

@@ -48,9 +48,14 @@ final class Window {
 
   /** Signed distance of a point to its edge, positive inside, in the pixels of what looks. */
   double depth(Point inner) {
-    Point p = plain ? inner : map.apply(inner);
-    double dx = Math.min(p.x() - area.left(), area.right() - p.x());
-    double dy = Math.min(p.y() - area.top(), area.bottom() - p.y());
+    return depth(inner.x(), inner.y());
+  }
+
+  double depth(double innerX, double innerY) {
+    double x = plain ? innerX : map.a() * innerX + map.c() * innerY + map.e();
+    double y = plain ? innerY : map.b() * innerX + map.d() * innerY + map.f();
+    double dx = Math.min(x - area.left(), area.right() - x);
+    double dy = Math.min(y - area.top(), area.bottom() - y);
     if (dx >= 0 && dy >= 0) {
       return Math.min(dx, dy) / scale;
     }

@@ -13,7 +13,12 @@ final class ArcLengthTable {
   private static final double TOLERANCE = 1e-10;
 
   /** A piece of a segment that one quadrature measures, with the speeds at its ends. */
-  private record Leaf(double u0, double u1, double length, double speed0, double speed1) {}
+  private record Leaf(double u0, double u1, double length, double speed0, double speed1) {
+    /** Whether its speeds are of one order, so that Newton's steps square their errors. */
+    boolean even() {
+      return speed0 < 4 * speed1 && speed1 < 4 * speed0;
+    }
+  }
 
   private final List<Segment> segments;
   private final Leaf[][] leavesOf;
@@ -181,7 +186,12 @@ final class ArcLengthTable {
       }
       double next = u - error / s.speed(u);
       // Newton can leave the bracket next to a cusp, where the speed goes to zero.
-      u = next > low && next < high ? next : (low + high) / 2;
+      boolean inside = next > low && next < high;
+      u = inside ? next : (low + high) / 2;
+      if (inside && leaves[leaf].even() && Math.abs(error) < 1e-5 * length) {
+        // The next error is about the square of this one: below 1e-9 of the piece, unmeasured.
+        break;
+      }
     }
     return u;
   }

@@ -132,6 +132,21 @@ public final class Contour {
     return new Station(s.point(u), s.tangent(u), s.curvature(u));
   }
 
+  /** The point and the unit tangent of {@link #at}, written as x, y, x, y. */
+  public void place(double distance, double[] out) {
+    if (segments.isEmpty()) {
+      out[0] = first.x();
+      out[1] = first.y();
+      out[2] = 1;
+      out[3] = 0;
+      return;
+    }
+    double d = closed ? wrap(distance) : Math.min(Math.max(distance, 0), length());
+    ArcLengthTable lengths = table();
+    int leaf = lengths.leafAt(d);
+    segments.get(lengths.segmentOf(leaf)).place(lengths.parameterAt(leaf, d), out);
+  }
+
   /** The distance modulo the length, in [0, length). */
   public double wrap(double distance) {
     double l = length();

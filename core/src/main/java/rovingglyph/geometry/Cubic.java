@@ -43,6 +43,30 @@ public record Cubic(Point p0, Point p1, Point p2, Point p3) implements Segment {
     return 3 * Math.sqrt(dx * dx + dy * dy);
   }
 
+  /** Without making points: frames ask this for every letter. */
+  @Override
+  public void place(double u, double[] out) {
+    double v = 1 - u;
+    double ax = p0.x() + (p1.x() - p0.x()) * u;
+    double ay = p0.y() + (p1.y() - p0.y()) * u;
+    double bx = p1.x() + (p2.x() - p1.x()) * u;
+    double by = p1.y() + (p2.y() - p1.y()) * u;
+    double cx = p2.x() + (p3.x() - p2.x()) * u;
+    double cy = p2.y() + (p3.y() - p2.y()) * u;
+    double dx = v * (bx - ax) + u * (cx - bx);
+    double dy = v * (by - ay) + u * (cy - by);
+    double length = Math.sqrt(dx * dx + dy * dy);
+    if (3 * length <= 1) {
+      // Where the derivative may vanish, the rule of the tangent.
+      Segment.super.place(u, out);
+      return;
+    }
+    out[0] = v * (v * ax + u * bx) + u * (v * bx + u * cx);
+    out[1] = v * (v * ay + u * by) + u * (v * by + u * cy);
+    out[2] = dx / length;
+    out[3] = dy / length;
+  }
+
   @Override
   public Segment[] split(double u) {
     Point a = p0.lerp(p1, u);

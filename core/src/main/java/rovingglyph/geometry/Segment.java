@@ -40,6 +40,16 @@ public sealed interface Segment permits Line, Quadratic, Cubic, Arc {
     return point(1);
   }
 
+  /** Writes the point and the unit tangent at u: x, y, x, y. */
+  default void place(double u, double[] out) {
+    Point p = point(u);
+    Point t = tangent(u);
+    out[0] = p.x();
+    out[1] = p.y();
+    out[2] = t.x();
+    out[3] = t.y();
+  }
+
   /** Signed curvature in 1/px, positive where the curve bends clockwise on screen. */
   default double curvature(double u) {
     double speed = speed(u);
@@ -52,6 +62,11 @@ public sealed interface Segment permits Line, Quadratic, Cubic, Arc {
    */
   default Point tangent(double u) {
     Point d = derivative(u);
+    double length = d.length();
+    // What tiny comes to for coordinates within 1e8 px is less than this.
+    if (length > 1) {
+      return new Point(d.x() / length, d.y() / length);
+    }
     double tiny = 1e-9 * (start().distance(end()) + speed(0.5));
     if (d.length() > tiny) {
       return d.unit();

@@ -30,6 +30,7 @@ public final class RowLayout {
   private final double phase;
   private double[] middles;
   private double[] advances;
+  private double[] backs;
   private double shifted;
 
   /**
@@ -70,9 +71,22 @@ public final class RowLayout {
 
   /** The same row with other values; where it is merely moved along, it fills its room alike. */
   public RowLayout with(SeatValues other) {
-    return other.movedFrom(v) && (other.time() == v.time() || looks.timeless())
-        ? new RowLayout(track, lettering, text, other, phrase, phase, room)
-        : new RowLayout(track, lettering, text, other, phrase, phase);
+    if (!other.movedFrom(v) || (other.time() != v.time() && !looks.timeless())) {
+      return new RowLayout(track, lettering, text, other, phrase, phase);
+    }
+    RowLayout moved = new RowLayout(track, lettering, text, other, phrase, phase, room);
+    if (!looks.alongPath() && seat.leastGap() == 0) {
+      // What the letters take up is the same wherever the row stands.
+      moved.middles = middles;
+      moved.advances = advances;
+      moved.backs = backs;
+    }
+    return moved;
+  }
+
+  /** Whether it seats this very lettering on this very track. */
+  public boolean isOf(Track on, Lettering what) {
+    return track == on && lettering == what;
   }
 
   /** The path as the row reads it. */
@@ -197,28 +211,34 @@ public final class RowLayout {
 
   /** One placement per letter, in order of the row. */
   public List<Placement> place() {
-    List<Placement> out = new ArrayList<>(letters().size());
-    for (int i = 0; i < letters().size(); i++) {
-      out.add(place(i));
+    int n = letters().size();
+    List<Placement> out = new ArrayList<>(n);
+    double[] spot = new double[4];
+    for (int i = 0; i < n; i++) {
+      out.add(place(i, spot));
     }
     return out;
   }
 
   /** The placement of one letter. */
   public Placement place(int i) {
+    return place(i, new double[4]);
+  }
+
+  private Placement place(int i, double[] spot) {
     double d = distance(i);
     double advance = advances[i];
-    Track.Spot spot = track.at(d);
+    boolean on = track.at(d, spot);
     double told = track.told(d);
-    boolean blends = seat.corners() == Seat.Corners.BLEND && spot.on();
+    boolean blends = seat.corners() == Seat.Corners.BLEND && on;
     double turn = blends ? track.cornerTurn(told, Math.abs(advance)) : 0;
-    double direction = spot.tangent().angle() + turn;
+    double direction = Math.atan2(spot[3], spot[2]) + turn;
     double there = looks.revealed(i);
-    double swept = swept(i, spot.point());
+    ClockSweep sweep = lettering.showing().sweep();
+    double swept = sweep == null ? 1 : swept(sweep, i, new Point(spot[0], spot[1]));
     Reveal reveal = lettering.showing().reveal();
     double missing = reveal == null ? 0 : 1 - there;
     double shift = shift(i) - (reveal == null ? 0 : missing * reveal.rise());
-    Point normal = new Point(Math.sin(direction), -Math.cos(direction));
     double angle =
         switch (seat.orientation()) {
           case TURN -> direction;
@@ -233,21 +253,20 @@ public final class RowLayout {
       scale = Math.max(1e-3, 1 + missing * (reveal.scale() / 100 - 1));
       alpha *= reveal.fade() ? there : 1;
     }
-    ClockSweep sweep = lettering.showing().sweep();
     alpha *= sweep != null && sweep.fade() ? swept : 1;
     double height = room.size() * looks.scale(i) * scale;
     return new Placement(
         i,
         told,
-        spot.point().plus(normal.times(shift)),
+        new Point(spot[0] + Math.sin(direction) * shift, spot[1] - Math.cos(direction) * shift),
         angle + Math.toRadians(added),
         height * room.stretch(),
         height,
         advance,
-        -looks.advance(i) / looks.layoutScale(i) / 2,
+        backs[i],
         looks.fill(i),
         alpha,
-        (spot.on() || ends() != Seat.EndRule.CUT)
+        (on || ends() != Seat.EndRule.CUT)
             && !tooMuch(i)
             && shows(reveal != null && reveal.fade(), there)
             && shows(sweep != null && sweep.fade(), swept));
@@ -258,11 +277,7 @@ public final class RowLayout {
     return fades ? amount > 0 : amount >= 0.5;
   }
 
-  private double swept(int i, Point at) {
-    ClockSweep s = lettering.showing().sweep();
-    if (s == null) {
-      return 1;
-    }
+  private double swept(ClockSweep s, int i, Point at) {
     Point centre = s.centre() == null ? track.centre() : s.centre();
     double start = Math.toRadians(s.startAngle());
     if (s.letter() != null && s.letter() < letters().size()) {
@@ -349,11 +364,14 @@ public final class RowLayout {
     int n = letters().size();
     double[] nextMiddles = new double[n];
     double[] nextAdvances = new double[n];
+    double[] nextBacks = new double[n];
     looks.along(pathShares);
     double pen = 0;
     for (int i = 0; i < n; i++) {
-      double a = looks.advance(i) * room.size() * room.stretch();
+      double em = looks.advance(i);
+      double a = em * room.size() * room.stretch();
       nextAdvances[i] = a;
+      nextBacks[i] = -em / looks.layoutScale(i) / 2;
       nextMiddles[i] = pen + a / 2;
       pen += a;
       if (!room.byWords() || letters().get(i).isSpace()) {
@@ -362,6 +380,7 @@ public final class RowLayout {
     }
     middles = nextMiddles;
     advances = nextAdvances;
+    backs = nextBacks;
   }
 
   /** How bold a letter is at its place: the value of an axis, in the face's units. */

@@ -29,6 +29,8 @@ public final class Track {
   private Bends bends;
   private Ruler ruler;
   private Stations stations;
+  private double[] start;
+  private double[] finish;
 
   /**
    * @param guide the contour of the path; the right side reads it backwards
@@ -79,16 +81,44 @@ public final class Track {
 
   /** The place at a distance along the path in px; past its ends by the rule for them. */
   public Spot at(double distance) {
+    double[] spot = new double[4];
+    boolean on = at(distance, spot);
+    return new Spot(new Point(spot[0], spot[1]), new Point(spot[2], spot[3]), on);
+  }
+
+  /** The same, written as x, y of the point and of the unit tangent; whether it is on the path. */
+  boolean at(double distance, double[] out) {
     double d = told(distance);
     double length = length();
-    // A closed contour that does not come round has ends at its seam: no wrapping there.
-    boolean seam = contour.closed() && !round && d >= length;
-    Contour.Station s = contour.at(seam ? Math.nextDown(length) : Math.max(d, 0));
     if (!past(d)) {
-      return new Spot(s.point(), s.tangent(), true);
+      contour.place(seam(d), out);
+      return true;
     }
+    double[] end = end(d < 0);
     double more = d < 0 ? d : d - length;
-    return new Spot(s.point().plus(s.tangent().times(more)), s.tangent(), false);
+    out[0] = end[0] + end[2] * more;
+    out[1] = end[1] + end[3] * more;
+    out[2] = end[2];
+    out[3] = end[3];
+    return false;
+  }
+
+  /** A closed contour that does not come round has ends at its seam: no wrapping there. */
+  private double seam(double d) {
+    boolean seam = contour.closed() && !round && d >= length();
+    return seam ? Math.nextDown(length()) : Math.max(d, 0);
+  }
+
+  /** The place at an end: of a long text most letters may be past it. */
+  private double[] end(boolean first) {
+    double[] known = first ? start : finish;
+    if (known == null) {
+      known = new double[4];
+      contour.place(seam(first ? 0 : length()), known);
+      start = first ? known : start;
+      finish = first ? finish : known;
+    }
+    return known;
   }
 
   /**

@@ -20,7 +20,7 @@ public final class Outline {
   private final String data;
   private final List<SubPath> subPaths;
   private final Rect bounds;
-  private List<List<Point>> polygons;
+  private List<double[]> polygons;
   private List<List<Point>> coarse;
   // Replaced as a whole, so that several threads can read it.
   private volatile Map<Integer, List<double[]>> bySize = Map.of();
@@ -66,10 +66,13 @@ public final class Outline {
     return bounds;
   }
 
-  /** The outline as closed polygons, at most 1e-5 units from it; made on first use. */
-  public List<List<Point>> polygons() {
+  /**
+   * The outline as closed polygons of x and y by turns, at most 1e-5 units from it; made on first
+   * use.
+   */
+  public List<double[]> polygons() {
     if (polygons == null) {
-      polygons = flattened(1e-5);
+      polygons = flattened(1e-5).stream().map(Outline::flat).toList();
     }
     return polygons;
   }
@@ -128,14 +131,18 @@ public final class Outline {
           points.add(s.point((double) i / parts));
         }
       }
-      double[] flat = new double[2 * points.size()];
-      for (int i = 0; i < points.size(); i++) {
-        flat[2 * i] = points.get(i).x();
-        flat[2 * i + 1] = points.get(i).y();
-      }
-      all.add(flat);
+      all.add(flat(points));
     }
     return all;
+  }
+
+  private static double[] flat(List<Point> points) {
+    double[] flat = new double[2 * points.size()];
+    for (int i = 0; i < points.size(); i++) {
+      flat[2 * i] = points.get(i).x();
+      flat[2 * i + 1] = points.get(i).y();
+    }
+    return flat;
   }
 
   private static void flatten(Segment s, List<Point> out, double tolerance) {

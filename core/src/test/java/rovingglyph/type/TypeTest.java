@@ -31,9 +31,11 @@ class TypeTest {
     Outline circle = Outline.of("M1 0A1 1 0 0 1 -1 0A1 1 0 0 1 1 0Z");
     assertThat(circle.bounds().left()).isCloseTo(-1, within(1e-9));
     assertThat(circle.bounds().bottom()).isCloseTo(1, within(1e-9));
-    List<Point> polygon = circle.polygons().get(0);
-    for (int i = 1; i < polygon.size(); i++) {
-      assertThat(polygon.get(i).lerp(polygon.get(i - 1), 0.5).length()).isCloseTo(1, within(1e-4));
+    double[] polygon = circle.polygons().get(0);
+    for (int i = 2; i < polygon.length; i += 2) {
+      Point a = new Point(polygon[i - 2], polygon[i - 1]);
+      Point b = new Point(polygon[i], polygon[i + 1]);
+      assertThat(b.lerp(a, 0.5).length()).isCloseTo(1, within(1e-4));
     }
   }
 

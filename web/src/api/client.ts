@@ -1,3 +1,4 @@
+import { takeAhead } from './ahead';
 import type { Easing, GuidePath, SceneDoc } from '../core/document';
 import type { FoundPath, Problem, RunRequest } from '../core/core';
 
@@ -128,11 +129,12 @@ export class ServerError extends Error {
 async function ask<T>(method: string, url: string, body?: string | Blob, headers = {}): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(url, {
-      method,
-      body,
-      headers: body === undefined ? headers : { 'Content-Type': 'application/json', ...headers },
-    });
+    response = await (takeAhead(method, url) ??
+      fetch(url, {
+        method,
+        body,
+        headers: body === undefined ? headers : { 'Content-Type': 'application/json', ...headers },
+      }));
   } catch {
     throw new ServerError(0, 'The server cannot be reached. It is tried again by itself.');
   }

@@ -280,7 +280,13 @@ export function unitOf(channel: Channel): string {
   return channelOf(channel).unit;
 }
 
-export const SHAPE_KINDS = JSON.parse(bridge.shapeKinds()) as ShapeKind[];
+let kinds: ShapeKind[] | undefined;
+
+/** The shapes given by numbers, with small pictures of them. */
+export function shapeKinds(): ShapeKind[] {
+  kinds ??= JSON.parse(bridge.shapeKinds()) as ShapeKind[];
+  return kinds;
+}
 
 export function knots(path: string, time: number): Knot[] {
   return JSON.parse(bridge.knots(path, time)) as Knot[];

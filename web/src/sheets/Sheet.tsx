@@ -1,14 +1,18 @@
-import type { ReactNode } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { TAB_NAMES, useEditor, type Tab } from '../state/editor';
 import { letteringOf, placedOf } from '../state/items';
 import { addLettering } from '../state/itemActions';
 import type { Lettering } from '../core/document';
-import { DressSheet } from './DressSheet';
-import { ExportSheet } from './ExportSheet';
 import { MoveSheet } from './move/MoveSheet';
-import { PathSheet } from './path/PathSheet';
-import { SeatSheet } from './seat/SeatSheet';
-import { WordsSheet } from './words/WordsSheet';
+
+// The page begins with Move; the others come when they are opened first.
+const WordsSheet = lazy(() =>
+  import('./words/WordsSheet').then((m) => ({ default: m.WordsSheet })),
+);
+const PathSheet = lazy(() => import('./path/PathSheet').then((m) => ({ default: m.PathSheet })));
+const SeatSheet = lazy(() => import('./seat/SeatSheet').then((m) => ({ default: m.SeatSheet })));
+const DressSheet = lazy(() => import('./DressSheet').then((m) => ({ default: m.DressSheet })));
+const ExportSheet = lazy(() => import('./ExportSheet').then((m) => ({ default: m.ExportSheet })));
 
 /** The sheet of the open tab. */
 export function Sheet() {
@@ -32,7 +36,13 @@ export function Sheet() {
           ? `“${lettering.text.trim() || 'no words yet'}” on ${path?.name}`
           : (subject ?? SUBTITLES[tab])}
       </p>
-      {needsLettering && !lettering ? <ChooseFirst /> : <Body tab={tab} lettering={lettering} />}
+      {needsLettering && !lettering ? (
+        <ChooseFirst />
+      ) : (
+        <Suspense fallback={null}>
+          <Body tab={tab} lettering={lettering} />
+        </Suspense>
+      )}
     </aside>
   );
 }

@@ -157,7 +157,7 @@ export function ShapeHandles({ path, unit, toScene }: Props) {
   const closed = useEditor((s) => s.summary?.paths[path.id]?.closed);
   useEditor((s) => s.opened);
   if (!isShape(path)) return null;
-  const kind = core.SHAPE_KINDS.find((k) => k.kind === path.kind);
+  const kind = core.shapeKinds().find((k) => k.kind === path.kind);
   const round = kind?.numbers.some((n) => n.field === 'radius') && path.kind !== 'spiral';
   const at = core.tenths(path.id, time);
   const [cx, cy] = [core.value(path.id, 'x', time), core.value(path.id, 'y', time)];

@@ -179,7 +179,7 @@ export function removeTemplate(id: string): void {
 
 /** The kind of a path in a word or two. */
 export function kindWord(path: GuidePath): string {
-  if (isShape(path)) return core.SHAPE_KINDS.find((k) => k.kind === path.kind)?.word ?? path.kind;
+  if (isShape(path)) return core.shapeKinds().find((k) => k.kind === path.kind)?.word ?? path.kind;
   if (path.kind === 'smooth') return 'Smooth curve';
   if (path.kind === 'freehand') return 'Freehand stroke';
   return `${path.points.length} points`;

@@ -1,4 +1,4 @@
-import { labelOf, SHAPE_KINDS } from '../../core/core';
+import { labelOf, shapeKinds } from '../../core/core';
 import type { Lettering } from '../../core/document';
 import { appearanceOf, channelsOf, chartedOf, MAIN, MORE, SHOWN } from '../../state/channels';
 import { useEditor } from '../../state/editor';
@@ -86,7 +86,7 @@ function Scenewide({ lettering }: { lettering?: Lettering }) {
 function More({ lettering }: { lettering: Lettering }) {
   const face = useFaces().find((f) => f.id === lettering.face);
   const path = useEditor((s) => s.doc?.paths.find((p) => p.id === lettering.path));
-  const shape = SHAPE_KINDS.find((k) => k.kind === path?.kind);
+  const shape = shapeKinds().find((k) => k.kind === path?.kind);
   const shown = SHOWN.filter((c) => (c.startsWith('sweep') ? lettering.sweep : lettering.reveal));
   return (
     <details className="mt-1">

@@ -74,7 +74,7 @@ function Panel({ onDone, onFile, onData }: PanelProps) {
         </Card>
       </Group>
       <Group title="Shapes by numbers">
-        {core.SHAPE_KINDS.map((k) => (
+        {core.shapeKinds().map((k) => (
           <Card
             key={k.kind}
             label={k.word}

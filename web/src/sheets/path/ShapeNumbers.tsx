@@ -1,5 +1,5 @@
 import { Spline } from 'lucide-react';
-import { SHAPE_KINDS } from '../../core/core';
+import { shapeKinds } from '../../core/core';
 import type { ShapePath } from '../../core/document';
 import { useEditor } from '../../state/editor';
 import { editPath } from '../../state/paths';
@@ -8,7 +8,7 @@ import { NumberField } from '../../ui/NumberField';
 
 /** The numbers of a shape, each of which can move. */
 export function ShapeNumbers({ path }: { path: ShapePath }) {
-  const kind = SHAPE_KINDS.find((k) => k.kind === path.kind);
+  const kind = shapeKinds().find((k) => k.kind === path.kind);
   const info = useEditor((s) => s.summary?.paths[path.id]);
   return (
     <>

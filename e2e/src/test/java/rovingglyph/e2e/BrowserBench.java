@@ -2,9 +2,11 @@ package rovingglyph.e2e;
 
 import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
@@ -28,6 +30,7 @@ public final class BrowserBench {
     load(server, w);
     w.reload();
     page.waitForTimeout(1500);
+    firstLoad(page, server);
     core(page);
     drag(page, w);
     dragKeyframe(page, w, server);
@@ -65,6 +68,27 @@ public final class BrowserBench {
     if (answer.statusCode() != 200) {
       throw new IllegalStateException(TestServer.text(answer));
     }
+  }
+
+  /** From the address typed to the chart drawn, each time as a browser that has kept nothing. */
+  private static void firstLoad(Page page, TestServer server) {
+    double[] ms = new double[5];
+    for (int i = 0; i < ms.length; i++) {
+      try (BrowserContext fresh =
+          page.context()
+              .browser()
+              .newContext(
+                  new com.microsoft.playwright.Browser.NewContextOptions()
+                      .setViewportSize(1280, 800))) {
+        Page first = fresh.newPage();
+        long begin = System.nanoTime();
+        first.navigate(server.address());
+        first.getByTestId("chart-svg").waitFor();
+        ms[i] = (System.nanoTime() - begin) / 1e6;
+      }
+    }
+    Arrays.sort(ms);
+    say("page usable with an empty cache: median %.0f ms (goal 1,500)", ms[2]);
   }
 
   private static void freehand(Page page, TestServer server) {
@@ -161,7 +185,7 @@ public final class BrowserBench {
         "preparing 200 glyphs with two landings after an edit: %.1f ms (goal 8)",
         n.get(0).doubleValue());
     say(
-        "a frame of 200 glyphs %.2f ms, of 1,000 glyphs %.2f ms (goal 4)",
+        "a frame of 200 glyphs %.2f ms, of 1,000 glyphs %.2f ms (goal 1.5)",
         n.get(1).doubleValue(), n.get(2).doubleValue());
   }
 

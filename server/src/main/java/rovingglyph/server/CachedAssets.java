@@ -5,6 +5,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.EncodedResourceResolver;
 
 /**
  * How long browsers keep the interface: files with a hash in their name for good, for another
@@ -17,7 +18,10 @@ class CachedAssets implements WebMvcConfigurer {
     registry
         .addResourceHandler("/assets/**")
         .addResourceLocations("classpath:/static/assets/")
-        .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
+        .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable())
+        // As the build compressed them, where the browser takes that.
+        .resourceChain(true)
+        .addResolver(new EncodedResourceResolver());
     registry
         .addResourceHandler("/", "/index.html")
         .addResourceLocations("classpath:/static/")

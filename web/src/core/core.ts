@@ -82,8 +82,8 @@ export interface Finding {
   message: string;
   item: string;
   time: number;
-  /** What a button that mends it says, and its edit as JSON; empty where there is none. */
-  mend: string;
+  /** What a button that fixes it says, and its edit as JSON; empty where there is none. */
+  fix: string;
   edit: string;
 }
 
@@ -92,7 +92,7 @@ export interface LoopDifference {
   sentence: string;
   item: string;
   channel: Channel;
-  mends: boolean;
+  fixable: boolean;
 }
 
 export function loopCheck(): LoopDifference[] {
@@ -249,8 +249,8 @@ export function inverse(matrix: number[]): number[] {
 interface ChannelInfo {
   label: string;
   unit: string;
-  least: number;
-  greatest: number;
+  min: number;
+  max: number;
 }
 
 const channels = new Map<Channel, ChannelInfo>();
@@ -267,8 +267,8 @@ function channelOf(channel: Channel): ChannelInfo {
 /** What is wrong with a number typed for a value; nothing, if it is in range. */
 export function outOfRange(channel: Channel, value: number): Problem[] {
   const c = channelOf(channel);
-  if (value >= c.least && value <= c.greatest) return [];
-  const allowed = `${c.least} to ${c.greatest} ${c.unit}`.trim();
+  if (value >= c.min && value <= c.max) return [];
+  const allowed = `${c.min} to ${c.max} ${c.unit}`.trim();
   return [{ path: c.label, reason: `is ${value}, out of range`, allowed }];
 }
 

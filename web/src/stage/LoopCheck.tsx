@@ -57,7 +57,7 @@ function LoopDialog({ onClose }: { onClose: () => void }) {
         {differences.map((d) => (
           <li key={`${d.item}.${d.channel}`} className="flex items-center gap-2">
             <span className="min-w-0 flex-1">{d.sentence}</span>
-            {d.mends && (
+            {d.fixable && (
               <button
                 type="button"
                 className="btn"

@@ -37,13 +37,13 @@ export function ProofList() {
             <li key={i} className="flex items-center gap-2.5 px-3 py-1.5">
               <span className="size-2 shrink-0 bg-ochre" />
               <span className="min-w-0 flex-1 break-words">{f.message}</span>
-              {f.mend && (
+              {f.fix && (
                 <button
                   type="button"
                   className="btn"
                   onClick={() => applyEdit(JSON.parse(f.edit) as Edit)}
                 >
-                  {f.mend}
+                  {f.fix}
                 </button>
               )}
               <button

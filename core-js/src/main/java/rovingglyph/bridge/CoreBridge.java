@@ -283,7 +283,10 @@ public final class CoreBridge {
     return MotionCodec.keys(keys, c);
   }
 
-  /** What differs between frame 0 and the frame after the last: sentences, and what mends each. */
+  /**
+   * What differs between frame 0 and the frame after the last: sentences, and whether it can be
+   * fixed.
+   */
   @JSExport
   public static String loopCheck() {
     JsonArray out = new JsonArray();
@@ -293,7 +296,7 @@ public final class CoreBridge {
               .add("sentence", d.sentence())
               .add("item", d.item().id())
               .add("channel", d.channel().field())
-              .add("mends", LoopCheck.canFix(d)));
+              .add("fixable", LoopCheck.canFix(d)));
     }
     return out.toString();
   }
@@ -490,8 +493,8 @@ public final class CoreBridge {
     return new JsonObject()
         .add("label", c.label())
         .add("unit", c.unit())
-        .add("least", c.min())
-        .add("greatest", c.max())
+        .add("min", c.min())
+        .add("max", c.max())
         .toString();
   }
 

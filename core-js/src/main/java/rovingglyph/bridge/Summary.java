@@ -57,7 +57,7 @@ final class Summary {
               .add("message", f.message())
               .add("item", f.item())
               .add("time", f.time())
-              .add("mend", f.mend())
+              .add("fix", f.fix())
               .add("edit", f.edit()));
     }
     return findings;

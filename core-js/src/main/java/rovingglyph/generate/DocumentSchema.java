@@ -42,9 +42,9 @@ final class DocumentSchema {
       if (!f.about().isEmpty()) {
         type.add("description", f.about());
       }
-      String missing = Tables.missing(f);
-      if (missing != null) {
-        type.add("default", Json.parse(missing));
+      String fallback = Tables.fallback(f);
+      if (fallback != null) {
+        type.add("default", Json.parse(fallback));
       }
       properties.add(f.name(), type);
       if (has) {

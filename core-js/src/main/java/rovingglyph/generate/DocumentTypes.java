@@ -68,7 +68,7 @@ final class DocumentTypes {
   static String member(Field<?, ?> f) {
     String about = f.about().isEmpty() ? "" : "  /** " + sentence(f.about()) + " */\n";
     boolean may = f.presence() == Field.Presence.DIFFERING;
-    boolean none = f.missing() == null && f.presence() == Field.Presence.WRITTEN;
+    boolean none = f.fallback() == null && f.presence() == Field.Presence.WRITTEN;
     String type = f.type().typescript() + (none ? " | null" : "");
     return about + "  " + f.name() + (may ? "?: " : ": ") + type + ";\n";
   }
@@ -100,7 +100,7 @@ final class DocumentTypes {
         .append(" = {\n");
     for (Field<?, ?> f : s.own()) {
       if (f.presence() == Field.Presence.WRITTEN) {
-        out.append("  ").append(f.name()).append(": ").append(Tables.missing(f)).append(",\n");
+        out.append("  ").append(f.name()).append(": ").append(Tables.fallback(f)).append(",\n");
       }
     }
     out.append("};\n");

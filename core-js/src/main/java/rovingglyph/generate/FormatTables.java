@@ -74,9 +74,9 @@ final class FormatTables {
     for (ObjectType<?> o : moves ? List.<ObjectType<?>>of() : f.type().objects()) {
       out.append(" of ").append(o.name());
     }
-    String missing = Tables.missing(f);
-    if (missing != null && !missing.contains("{")) {
-      out.append(" (`").append(missing).append("`)");
+    String fallback = Tables.fallback(f);
+    if (fallback != null && !fallback.contains("{")) {
+      out.append(" (`").append(fallback).append("`)");
     }
     return out.toString();
   }

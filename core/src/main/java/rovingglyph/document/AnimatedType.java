@@ -43,12 +43,12 @@ final class AnimatedType implements FieldType<AnimatedValue> {
   static <T> List<Field<T, AnimatedValue>> fields(
       Collection<Channel> channels,
       BiFunction<T, Channel, AnimatedValue> of,
-      ToDoubleFunction<Channel> missing) {
+      ToDoubleFunction<Channel> fallback) {
     List<Field<T, AnimatedValue>> out = new ArrayList<>();
     for (Channel c : channels) {
       out.add(
           field(c.field(), of(c), (T t) -> of.apply(t, c))
-              .missing(new AnimatedValue(missing.applyAsDouble(c))));
+              .fallback(new AnimatedValue(fallback.applyAsDouble(c))));
     }
     return out;
   }
@@ -59,7 +59,7 @@ final class AnimatedType implements FieldType<AnimatedValue> {
     List<Field<T, AnimatedValue>> out = new ArrayList<>();
     for (Field<T, AnimatedValue> f : fields) {
       boolean written = always.contains(((AnimatedType) f.type()).channel);
-      out.add(written ? f : f.usual(f.missing()));
+      out.add(written ? f : f.usual(f.fallback()));
     }
     return out;
   }
@@ -90,8 +90,8 @@ final class AnimatedType implements FieldType<AnimatedValue> {
         private static final FieldType<Integer> RGB = Types.colour();
 
         @Override
-        public Double read(Fields f, String name, Double missing) {
-          return (double) RGB.read(f, name, missing.intValue());
+        public Double read(Fields f, String name, Double fallback) {
+          return (double) RGB.read(f, name, fallback.intValue());
         }
 
         @Override
@@ -121,14 +121,14 @@ final class AnimatedType implements FieldType<AnimatedValue> {
   }
 
   @Override
-  public AnimatedValue read(Fields f, String name, AnimatedValue missing) {
+  public AnimatedValue read(Fields f, String name, AnimatedValue fallback) {
     JsonValue v = f.get(name);
     if (v == null) {
-      return missing;
+      return fallback;
     }
     return v.isObject()
-        ? exact(missing.base()).read(f.object(name))
-        : new AnimatedValue(still(channel).read(f, name, missing.base()));
+        ? exact(fallback.base()).read(f.object(name))
+        : new AnimatedValue(still(channel).read(f, name, fallback.base()));
   }
 
   @Override
@@ -169,10 +169,10 @@ final class AnimatedType implements FieldType<AnimatedValue> {
   }
 
   /** The object for this value alone, whose table is kept: a field has one default. */
-  ObjectType<AnimatedValue> exact(double missing) {
-    if (table == null || tableFor != missing) {
-      table = AnimatedValueCodec.of(channel, missing);
-      tableFor = missing;
+  ObjectType<AnimatedValue> exact(double fallback) {
+    if (table == null || tableFor != fallback) {
+      table = AnimatedValueCodec.of(channel, fallback);
+      tableFor = fallback;
     }
     return table;
   }

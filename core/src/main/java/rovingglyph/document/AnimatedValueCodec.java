@@ -37,12 +37,12 @@ final class AnimatedValueCodec {
 
   private static final Field<Cruise, Cruise.Pace> PACE =
       field("pace", Types.choice(Cruise.Pace.values()), Cruise::pace)
-          .missing(Cruise.Pace.PER_SECOND)
+          .fallback(Cruise.Pace.PER_SECOND)
           .about(
               "what the amount counts: units of the value a second, or of a path offset laps in one"
                   + " run of the scene, or letters a second");
   private static final Field<Cruise, Double> AMOUNT =
-      field("amount", Types.number(-FAR, FAR, ""), Cruise::amount).missing(0.0).about("how much");
+      field("amount", Types.number(-FAR, FAR, ""), Cruise::amount).fallback(0.0).about("how much");
 
   private static final Schema<Cruise> CRUISE =
       Schema.<Cruise>named("Cruise")
@@ -52,23 +52,23 @@ final class AnimatedValueCodec {
 
   private static final Field<Sway, Double> AMPLITUDE =
       field("amplitude", Types.number(-FAR, FAR, ""), Sway::amplitude)
-          .missing(0.0)
+          .fallback(0.0)
           .about("how far it goes to either side, in the unit of the value");
   private static final Field<Sway, Double> PERIOD =
       field("period", Types.number(0.01, LATEST, "s"), Sway::period)
-          .missing(1.0)
+          .fallback(1.0)
           .about("of one swing");
   private static final Field<Sway, Double> PHASE =
       field("phase", Types.number(-36000, 36000, "\u00b0"), Sway::phase)
-          .missing(0.0)
+          .fallback(0.0)
           .about("where in a swing it begins; a turn of 360\u00b0 is one swing");
   private static final Field<Sway, Sway.Shape> SHAPE =
       field("shape", Types.choice(Sway.Shape.values()), Sway::shape)
-          .missing(Sway.Shape.SINE)
+          .fallback(Sway.Shape.SINE)
           .about("noise repeats after eight periods");
   private static final Field<Sway, Integer> SWAY_SEED =
       field("seed", Types.integer(0, 1_000_000), Sway::seed)
-          .missing(1)
+          .fallback(1)
           .about("another noise for every number");
   private static final Field<Sway, Boolean> LOOPS =
       field("loops", Types.flag(), Sway::loops)
@@ -95,15 +95,15 @@ final class AnimatedValueCodec {
 
   private static final Field<Stagger, Double> LAG =
       field("delay", Types.number(-60, 60, "s"), Stagger::delay)
-          .missing(0.05)
+          .fallback(0.05)
           .about("by which every letter lags the one before");
   private static final Field<Stagger, Stagger.Order> ORDER =
       field("order", Types.choice(Stagger.Order.values()), Stagger::order)
-          .missing(Stagger.Order.FORWARD)
+          .fallback(Stagger.Order.FORWARD)
           .about("which letter is first");
   private static final Field<Stagger, Integer> STAGGER_SEED =
       field("seed", Types.integer(0, 1_000_000), Stagger::seed)
-          .missing(1)
+          .fallback(1)
           .about("of the random order");
 
   private static final Schema<Stagger> STAGGER =
@@ -116,15 +116,15 @@ final class AnimatedValueCodec {
       field("lettering", Types.id(), Follow::lettering).about("id of the one that is followed");
   private static final Field<Follow, Double> FACTOR =
       field("factor", Types.number(-1000, 1000, ""), Follow::factor)
-          .missing(1.0)
+          .fallback(1.0)
           .about("its value times this");
   private static final Field<Follow, Double> DELAY =
       field("delay", Types.number(-LATEST, LATEST, "s"), Follow::delay)
-          .missing(0.0)
+          .fallback(0.0)
           .about("the value that it had so long ago");
   private static final Field<Follow, Double> OFFSET =
       field("offset", Types.number(-FAR, FAR, ""), Follow::offset)
-          .missing(0.0)
+          .fallback(0.0)
           .about("and this added, in the unit of the value");
 
   private static final Schema<Follow> FOLLOW =
@@ -138,7 +138,7 @@ final class AnimatedValueCodec {
 
   private static final Field<Keyframe, Double> AT =
       field("time", TIME, Keyframe::time)
-          .missing(0.0)
+          .fallback(0.0)
           .about("at most one keyframe per frame of the scene; it may stand after the end");
   private static final Field<Keyframe, Landing.Kind> LANDING =
       field(
@@ -162,7 +162,7 @@ final class AnimatedValueCodec {
 
   private static final Field<Keyframe, Easing> EASING =
       field("easing", EasingCodec.TYPE, Keyframe::easing)
-          .missing(Easing.LINEAR)
+          .fallback(Easing.LINEAR)
           .about(EasingCodec.ABOUT);
 
   private AnimatedValueCodec() {}
@@ -170,7 +170,7 @@ final class AnimatedValueCodec {
   static Schema<Keyframe> keyframe(Channel c) {
     Field<Keyframe, Double> value =
         field("value", AnimatedType.still(c), Keyframe::value)
-            .missing(c.clamp(0))
+            .fallback(c.clamp(0))
             .about(
                 "within the range of the value; left out, the one in it nearest to 0. Of a landing"
                     + " it is the one it had when it was last solved");
@@ -202,16 +202,16 @@ final class AnimatedValueCodec {
   /**
    * The object.
    *
-   * @param missing what it is while still, where that is left out
+   * @param fallback what it is while still, where that is left out
    */
-  static Schema<AnimatedValue> of(Channel c, double missing) {
+  static Schema<AnimatedValue> of(Channel c, double fallback) {
     Field<AnimatedValue, Double> still =
         field("still", AnimatedType.still(c), AnimatedValue::base)
-            .missing(missing)
+            .fallback(fallback)
             .about("what it is without keyframes");
     Field<AnimatedValue, List<Keyframe>> keyframes =
         field("keyframes", Lists.list(keyframe(c), MOST_KEYFRAMES), AnimatedValue::keyframes)
-            .missing(List.of())
+            .fallback(List.of())
             .about("in any order; before the first and after the last the value holds");
     Field<AnimatedValue, Cruise> cruise =
         field("cruise", Lists.object(CRUISE), AnimatedValue::cruise)

@@ -55,7 +55,7 @@ final class AppearanceCodec {
               Channel.SOFT_EDGE.field(),
               AnimatedType.of(Channel.SOFT_EDGE),
               (ClipDocument c) -> c.softEdge)
-          .missing(new AnimatedValue(0))
+          .fallback(new AnimatedValue(0))
           .about("the width of the edge, which is blurred by a quarter of it");
 
   private static final Schema<ClipDocument> CLIP_SCHEMA =
@@ -105,7 +105,7 @@ final class AppearanceCodec {
                   p.name(),
                   AnimatedType.of(Channel.effect("", p)),
                   (EffectDocument e) -> e.values.get(Channel.effect(e.effect.id(), p)))
-              .missing(new AnimatedValue(p.start())));
+              .fallback(new AnimatedValue(p.start())));
     }
     String word = Spelling.of(kind);
     return Schema.<EffectDocument>named(kind.name().charAt(0) + word.substring(1) + "Effect")

@@ -18,12 +18,12 @@ import rovingglyph.schema.Values;
 final class ColourFieldCodec {
   private static final Field<Gradient.Stop, Double> OFFSET =
       field("offset", Types.number(0, 100, "%"), Gradient.Stop::offset)
-          .missing(0.0)
+          .fallback(0.0)
           .about("ascending");
   private static final Field<Gradient.Stop, Integer> COLOUR =
-      field("colour", Types.colour(), Gradient.Stop::colour).missing(0);
+      field("colour", Types.colour(), Gradient.Stop::colour).fallback(0);
   private static final Field<Gradient.Stop, Double> STOP_OPACITY =
-      field("opacity", Types.number(0, 100, "%"), Gradient.Stop::opacity).missing(100.0);
+      field("opacity", Types.number(0, 100, "%"), Gradient.Stop::opacity).fallback(100.0);
 
   private static final Schema<Gradient.Stop> STOP =
       Schema.<Gradient.Stop>named("Stop")
@@ -34,13 +34,13 @@ final class ColourFieldCodec {
 
   private static final Field<ColourField, ColourField.Area> AREA =
       field("area", Types.choice(ColourField.Area.values()), ColourField::area)
-          .missing(ColourField.Area.RECTANGLE)
+          .fallback(ColourField.Area.RECTANGLE)
           .about(
               "`width` by `height` round its own origin; or all of the frame, where these and its"
                   + " place count for nothing, and which a click on the stage goes through");
   private static final Field<ColourField, Gradient.Kind> FILLING =
       field("filling", Types.choice(Gradient.Kind.values()), (ColourField c) -> c.fill().kind())
-          .missing(Gradient.Kind.PLAIN)
+          .fallback(Gradient.Kind.PLAIN)
           .about(
               "plain in `fill`, or graded by its stops along the way from `fromX`, `fromY` to `toX`,"
                   + " `toY`, in percent of the area's width and height. A radial one has its middle"

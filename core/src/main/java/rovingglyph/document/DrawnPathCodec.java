@@ -24,22 +24,22 @@ public final class DrawnPathCodec {
   private static final FieldType<Point> HANDLE = Types.pair(PathCodec.FARTHEST);
 
   private static final Field<Knot, Double> X =
-      field("x", COORDINATE, (Knot k) -> k.at().x()).missing(0.0);
+      field("x", COORDINATE, (Knot k) -> k.at().x()).fallback(0.0);
   private static final Field<Knot, Double> Y =
-      field("y", COORDINATE, (Knot k) -> k.at().y()).missing(0.0);
+      field("y", COORDINATE, (Knot k) -> k.at().y()).fallback(0.0);
   private static final Field<Knot, Point> IN =
       field("in", HANDLE, Knot::in)
-          .missing(Point.ORIGIN)
+          .fallback(Point.ORIGIN)
           .about("the handle towards the point before, from this point");
   private static final Field<Knot, Point> OUT =
       field("out", HANDLE, Knot::out)
-          .missing(Point.ORIGIN)
+          .fallback(Point.ORIGIN)
           .about(
               "the handle towards the point after. Two points without handles between them are"
                   + " joined by a straight line, others by a cubic Bezier segment");
   private static final Field<Knot, Knot.Kind> KNOT_KIND =
       field("kind", Types.choice(Knot.Kind.values()), Knot::kind)
-          .missing(Knot.Kind.SMOOTH)
+          .fallback(Knot.Kind.SMOOTH)
           .about("how an editor keeps the handles: apart, in line, in line and of one length");
 
   private static final Schema<Knot> KNOT =
@@ -51,14 +51,14 @@ public final class DrawnPathCodec {
   private static final FieldType<List<Knot>> KNOTS = Lists.list(KNOT, PathCodec.MOST_POINTS);
 
   private static final Field<ShapeKeyframe, Double> TIME =
-      field("time", AnimatedValueCodec.TIME, ShapeKeyframe::time).missing(0.0);
+      field("time", AnimatedValueCodec.TIME, ShapeKeyframe::time).fallback(0.0);
   private static final Field<ShapeKeyframe, List<Knot>> SHAPE =
       field("points", KNOTS, ShapeKeyframe::points)
           .required(List.of())
           .about("2 or more, not all on one spot");
   private static final Field<ShapeKeyframe, Easing> EASING =
       field("easing", EasingCodec.TYPE, ShapeKeyframe::easing)
-          .missing(Easing.LINEAR)
+          .fallback(Easing.LINEAR)
           .about(EasingCodec.ABOUT);
 
   private static final Schema<ShapeKeyframe> SHAPE_KEYFRAME =
@@ -68,7 +68,7 @@ public final class DrawnPathCodec {
           .made(v -> new ShapeKeyframe(v.get(TIME), checked(v, SHAPE), v.get(EASING), v.rest()));
 
   private static final Field<DrawnPath, Boolean> CLOSED =
-      field("closed", Types.flag(), DrawnPath::closed).missing(false);
+      field("closed", Types.flag(), DrawnPath::closed).fallback(false);
   private static final Field<DrawnPath, List<Knot>> POINTS =
       field("points", KNOTS, DrawnPath::points)
           .required(List.of())

@@ -37,8 +37,8 @@ public final class EasingCodec {
   public static final FieldType<Easing> TYPE =
       new FieldType<>() {
         @Override
-        public Easing read(Fields f, String name, Easing missing) {
-          return EasingCodec.read(f, name, missing);
+        public Easing read(Fields f, String name, Easing fallback) {
+          return EasingCodec.read(f, name, fallback);
         }
 
         @Override
@@ -74,17 +74,17 @@ public final class EasingCodec {
 
   private EasingCodec() {}
 
-  private static Easing read(Fields f, String name, Easing missing) {
+  private static Easing read(Fields f, String name, Easing fallback) {
     JsonValue v = f.get(name);
     if (v == null) {
-      return missing;
+      return fallback;
     }
     if (v.isString() && FORMER.containsKey(v.asString())) {
       return Easing.of(FORMER.get(v.asString()));
     }
     if (v.isString()) {
       Easing.Kind kind = f.choice(name, Easing.Kind.values(), null);
-      return kind == null ? missing : Easing.of(kind);
+      return kind == null ? fallback : Easing.of(kind);
     }
     return v.isObject() ? byNumbers(f.object(name)) : own(f, name);
   }

@@ -117,7 +117,7 @@ final class ItemList implements FieldType<List<ItemList.Entry>> {
 
   /** In the order of the document; two may have one id. */
   @Override
-  public List<Entry> read(Fields f, String name, List<Entry> missing) {
+  public List<Entry> read(Fields f, String name, List<Entry> fallback) {
     List<Entry> out = new ArrayList<>();
     if (f.integer(SceneCodec.VERSION_FIELD, 0, Integer.MAX_VALUE, 1) > 1) {
       f.list(name, MOST, i -> add(out, i, KINDS));

@@ -36,9 +36,9 @@ final class ItemPropertiesCodec {
           .optional()
           .about("a later time: it is there up to the frame before this time");
   private static final Field<Item, Boolean> HIDDEN =
-      field("hidden", Types.flag(), (Item i) -> i.properties().hidden()).missing(false);
+      field("hidden", Types.flag(), (Item i) -> i.properties().hidden()).fallback(false);
   private static final Field<Item, Boolean> LOCKED =
-      field("locked", Types.flag(), (Item i) -> i.properties().locked()).missing(false);
+      field("locked", Types.flag(), (Item i) -> i.properties().locked()).fallback(false);
 
   /** The fields of an item of a kind that is not known: what else it has is kept as it is. */
   static final List<Field<Item, ?>> BARE = List.of(ID, NAME, SHOWN_FROM, SHOWN_TO, HIDDEN, LOCKED);

@@ -20,26 +20,26 @@ import rovingglyph.schema.Values;
 final class LetterEffectsCodec {
   private static final Field<Reveal, Reveal.By> BY =
       field("by", Types.choice(Reveal.By.values()), Reveal::by)
-          .missing(Reveal.By.LETTERS)
+          .fallback(Reveal.By.LETTERS)
           .about("what is counted");
   private static final Field<Reveal, Double> SOFT =
       field("soft", Types.number(0, 100, "%"), Reveal::soft)
-          .missing(0.0)
+          .fallback(0.0)
           .about("width of the edge, of the run");
   private static final Field<Reveal, Boolean> FADE =
       field("fade", Types.flag(), Reveal::fade)
-          .missing(true)
+          .fallback(true)
           .about("whether letters in the edge are faint");
   private static final Field<Reveal, Double> RISE =
       field("rise", Types.number(-1e4, 1e4, "px"), Reveal::rise)
-          .missing(0.0)
+          .fallback(0.0)
           .about("how far below its place a letter that is not there yet stands");
   private static final Field<Reveal, Double> TURN =
       field("turn", Types.number(-3600, 3600, "\u00b0"), Reveal::turn)
-          .missing(0.0)
+          .fallback(0.0)
           .about("by how much it is turned");
   private static final Field<Reveal, Double> SCALE =
-      field("scale", Types.number(0, 1000, "%"), Reveal::scale).missing(100.0).about("its size");
+      field("scale", Types.number(0, 1000, "%"), Reveal::scale).fallback(100.0).about("its size");
 
   private static final Schema<Reveal> REVEAL_SCHEMA =
       Schema.<Reveal>named("Reveal")
@@ -62,21 +62,21 @@ final class LetterEffectsCodec {
           .about("that of the path where it is left out");
   private static final Field<ClockSweep, Double> START_ANGLE =
       field("startAngle", Types.number(-36000, 36000, "\u00b0"), ClockSweep::startAngle)
-          .missing(-90.0)
+          .fallback(-90.0)
           .about("where it begins, clockwise from the right");
   private static final Field<ClockSweep, Integer> LETTER =
       field("letter", Types.integer(0, 100_000), ClockSweep::letter)
           .optional()
           .about("index of the letter before which it begins instead");
   private static final Field<ClockSweep, Boolean> COUNTER =
-      field("counter", Types.flag(), ClockSweep::counter).missing(false).about("counterclockwise");
+      field("counter", Types.flag(), ClockSweep::counter).fallback(false).about("counterclockwise");
   private static final Field<ClockSweep, Double> SWEEP_SOFT =
       field("soft", Types.number(0, 360, "\u00b0"), ClockSweep::soft)
-          .missing(0.0)
+          .fallback(0.0)
           .about("width of the edge");
   private static final Field<ClockSweep, Boolean> SWEEP_FADE =
       field("fade", Types.flag(), ClockSweep::fade)
-          .missing(true)
+          .fallback(true)
           .about("whether letters in the edge are faint");
 
   private static final Schema<ClockSweep> SWEEP_SCHEMA =
@@ -95,29 +95,29 @@ final class LetterEffectsCodec {
                       v.rest()));
 
   private static final Field<Trail, Integer> COLOUR =
-      field("colour", Types.colour(), Trail::colour).missing(0x1F2B37);
+      field("colour", Types.colour(), Trail::colour).fallback(0x1F2B37);
   private static final Field<Trail, Double> WIDTH =
-      field("width", Types.number(0.1, 1000, "px"), Trail::width).missing(4.0);
+      field("width", Types.number(0.1, 1000, "px"), Trail::width).fallback(4.0);
   private static final Field<Trail, List<Double>> DASH =
       field("dash", Types.numbers(20, 0, 1e5), Trail::dash)
-          .missing(List.of())
+          .fallback(List.of())
           .about(
               "lengths of dashes and gaps in turn, px, together 0.5 or more; none for a whole line");
   private static final Field<Trail, Trail.Cap> CAP =
       field("cap", Types.choice(Trail.Cap.values()), Trail::cap)
-          .missing(Trail.Cap.ROUND)
+          .fallback(Trail.Cap.ROUND)
           .about("how the line ends, as in SVG");
   private static final Field<Trail, Boolean> WITH =
       field("with", Types.flag(), Trail::with)
-          .missing(false)
+          .fallback(false)
           .about("whether it begins and ends with the lettering");
   private static final Field<Trail, Double> LEAD =
       field("lead", Types.number(-1e5, 1e5, "px"), Trail::lead)
-          .missing(0.0)
+          .fallback(0.0)
           .about("how far it runs ahead of the head then");
   private static final Field<Trail, Double> LAG =
       field("lag", Types.number(-1e5, 1e5, "px"), Trail::lag)
-          .missing(0.0)
+          .fallback(0.0)
           .about("how far it reaches back behind the tail then");
 
   private static final Schema<Trail> TRAIL_SCHEMA =
@@ -137,23 +137,23 @@ final class LetterEffectsCodec {
           .made(LetterEffectsCodec::recipe);
 
   private static final Field<Lettering, Reveal> REVEAL =
-      field("reveal", Lists.object(REVEAL_SCHEMA), (Lettering l) -> l.showing().reveal())
+      field("reveal", Lists.object(REVEAL_SCHEMA), (Lettering l) -> l.letterEffects().reveal())
           .optional()
           .about("letters appear along the run between `revealFrom` and `revealTo`");
   private static final Field<Lettering, ClockSweep> SWEEP =
-      field("sweep", Lists.object(SWEEP_SCHEMA), (Lettering l) -> l.showing().sweep())
+      field("sweep", Lists.object(SWEEP_SCHEMA), (Lettering l) -> l.letterEffects().sweep())
           .optional()
           .about("letters appear by angle round a centre between `sweepFrom` and `sweepTo`");
   private static final Field<Lettering, Trail> TRAIL =
-      field("trail", Lists.object(TRAIL_SCHEMA), (Lettering l) -> l.showing().trail())
+      field("trail", Lists.object(TRAIL_SCHEMA), (Lettering l) -> l.letterEffects().trail())
           .optional()
           .about("the path's line under the letters, between `trailFrom` and `trailTo`");
   private static final Field<Lettering, List<Recipe>> RECIPES =
-      field("recipes", Lists.list(RECIPE, 2), (Lettering l) -> l.showing().recipes())
+      field("recipes", Lists.list(RECIPE, 2), (Lettering l) -> l.letterEffects().recipes())
           .usual(List.of())
           .about("what wrote some of the motion, with its parameters; for editors");
   private static final Field<Lettering, Double> BLUR =
-      field("blur", Types.number(0, 720, "\u00b0"), (Lettering l) -> l.showing().blur())
+      field("blur", Types.number(0, 720, "\u00b0"), (Lettering l) -> l.letterEffects().blur())
           .optional()
           .about("shutter angle of its own");
 

@@ -25,10 +25,10 @@ final class LetteringCodec {
   private static final Channel ANY_AXIS = Channel.axis("any ");
 
   private static final Field<Lettering, String> TEXT =
-      field("text", Types.text(LONGEST_TEXT), Lettering::text).missing("");
+      field("text", Types.text(LONGEST_TEXT), Lettering::text).fallback("");
   private static final Field<Lettering, String> FACE =
       field("face", Types.text(80), Lettering::face)
-          .missing("fraunces")
+          .fallback("fraunces")
           .about("id of a typeface; one that is not there is stood in for by DejaVu Sans");
   private static final Field<Lettering, String> FACE_NAME =
       field("faceName", Types.text(200), Lettering::faceName)
@@ -40,7 +40,7 @@ final class LetteringCodec {
               Lists.byTag(
                   AnimatedType.of(ANY_AXIS), new AnimatedValue(0), "an axis", "wght", MOST_AXES),
               Lettering::axes)
-          .missing(Map.of())
+          .fallback(Map.of())
           .about("of a variable face; left out, the face's own start values");
   private static final Field<Lettering, String> PATH =
       field("path", Types.id(), Lettering::path).about("id of a path");
@@ -49,7 +49,7 @@ final class LetteringCodec {
               "seat",
               Lists.object(SeatCodec.SCHEMA),
               (Lettering l) -> new SeatCodec.SeatDocument(l.seat(), l.values()))
-          .missing(SeatCodec.PLAIN)
+          .fallback(SeatCodec.PLAIN)
           .about("how it sits on the path");
   private static final List<Field<Lettering, AnimatedValue>> VALUES =
       AnimatedType.writing(

@@ -36,7 +36,7 @@ public final class PathCodec {
   private static final Field<GuidePath, String> ID =
       field("id", Types.id(), GuidePath::id).about("unique in the scene");
   private static final Field<GuidePath, String> NAME =
-      field("name", Types.text(200), GuidePath::name).missing("Path");
+      field("name", Types.text(200), GuidePath::name).fallback("Path");
   private static final Field<GuidePath, Boolean> HIDDEN =
       field("hidden", Types.flag(), (GuidePath p) -> p.label().hidden())
           .usual(false)
@@ -62,10 +62,10 @@ public final class PathCodec {
           .about("2 or more, not all on one spot");
   private static final Field<SmoothPath, SmoothPath.Rule> RULE =
       field("rule", Types.choice(SmoothPath.Rule.values()), SmoothPath::rule)
-          .missing(SmoothPath.Rule.THROUGH)
+          .fallback(SmoothPath.Rule.THROUGH)
           .about("through the points (Catmull-Rom) or near them (B-spline)");
   private static final Field<SmoothPath, Boolean> CLOSED =
-      field("closed", Types.flag(), SmoothPath::closed).missing(false);
+      field("closed", Types.flag(), SmoothPath::closed).fallback(false);
 
   private static final Field<FreehandPath, List<Point>> SAMPLES =
       field("samples", Types.pairs(2 * MOST_POINTS, -FARTHEST, FARTHEST), FreehandPath::samples)
@@ -73,14 +73,14 @@ public final class PathCodec {
           .about("of the stroke; 2 or more, not all on one spot. The curve is fitted from them");
   private static final Field<FreehandPath, Double> STEADINESS =
       field("steadiness", Types.number(0, 100, "%"), FreehandPath::steadiness)
-          .missing(30.0)
+          .fallback(30.0)
           .about("how far a trembling hand is smoothed");
   private static final Field<FreehandPath, Double> SIMPLICITY =
       field("simplicity", Types.number(0, 100, "%"), FreehandPath::simplicity)
-          .missing(30.0)
+          .fallback(30.0)
           .about("how far the curve may leave the stroke for the sake of fewer points");
   private static final Field<FreehandPath, Boolean> STROKE_CLOSED =
-      field("closed", Types.flag(), FreehandPath::closed).missing(false);
+      field("closed", Types.flag(), FreehandPath::closed).fallback(false);
 
   private static final Schema<SmoothPath> SMOOTH =
       Schema.<SmoothPath>named("SmoothPath")

@@ -12,15 +12,15 @@ final class RateType implements FieldType<FrameRate> {
   private static final int LONGEST = 20;
 
   @Override
-  public FrameRate read(Fields f, String name, FrameRate missing) {
+  public FrameRate read(Fields f, String name, FrameRate fallback) {
     String text = f.text(name, LONGEST, null);
-    FrameRate rate = text == null ? missing : FrameRate.parse(text);
+    FrameRate rate = text == null ? fallback : FrameRate.parse(text);
     if (rate == null) {
       f.problem(
           name,
           "is not a frame rate: " + Json.value(text),
           "1 to 120 as text, such as 25 or 30000/1001");
-      return missing;
+      return fallback;
     }
     return rate;
   }

@@ -29,19 +29,19 @@ final class SceneSchema {
   private static final Field<TracingImage, String> IMAGE_ID =
       field("id", Types.id(), TracingImage::id).about("unique in the scene");
   private static final Field<TracingImage, String> IMAGE_NAME =
-      field("name", Types.text(200), TracingImage::name).missing("Template");
+      field("name", Types.text(200), TracingImage::name).fallback("Template");
   private static final Field<TracingImage, String> IMAGE =
       field("image", Types.id(), TracingImage::image).about("id of the kept picture");
   private static final Field<TracingImage, Double> X =
-      field("x", COORDINATE, TracingImage::x).missing(0.0).about("of the upper left corner");
+      field("x", COORDINATE, TracingImage::x).fallback(0.0).about("of the upper left corner");
   private static final Field<TracingImage, Double> Y =
-      field("y", COORDINATE, TracingImage::y).missing(0.0);
+      field("y", COORDINATE, TracingImage::y).fallback(0.0);
   private static final Field<TracingImage, Double> IMAGE_WIDTH =
-      field("width", EXTENT, TracingImage::width).missing(100.0);
+      field("width", EXTENT, TracingImage::width).fallback(100.0);
   private static final Field<TracingImage, Double> IMAGE_HEIGHT =
-      field("height", EXTENT, TracingImage::height).missing(100.0);
+      field("height", EXTENT, TracingImage::height).fallback(100.0);
   private static final Field<TracingImage, Double> OPACITY =
-      field("opacity", Types.number(0, 100, "%"), TracingImage::opacity).missing(40.0);
+      field("opacity", Types.number(0, 100, "%"), TracingImage::opacity).fallback(40.0);
   private static final Field<TracingImage, Boolean> HIDDEN =
       field("hidden", Types.flag(), TracingImage::hidden).usual(false);
 
@@ -66,9 +66,9 @@ final class SceneSchema {
   private static final Field<Cue, String> CUE_ID =
       field("id", Types.id(), Cue::id).about("unique in the scene");
   private static final Field<Cue, String> CUE_NAME =
-      field("name", Types.text(200), Cue::name).missing("Cue");
+      field("name", Types.text(200), Cue::name).fallback("Cue");
   private static final Field<Cue, Double> CUE_TIME =
-      field("time", AnimatedValueCodec.TIME, Cue::time).missing(0.0);
+      field("time", AnimatedValueCodec.TIME, Cue::time).fallback(0.0);
 
   private static final Schema<Cue> CUE =
       Schema.<Cue>named("Cue")
@@ -78,11 +78,11 @@ final class SceneSchema {
 
   private static final Field<Blur, Double> ANGLE =
       field("angle", Types.number(0, 720, "\u00b0"), Blur::angle)
-          .missing(Blur.NONE.angle())
+          .fallback(Blur.NONE.angle())
           .about("of the shutter; 360 is the whole time of a frame, 0 none");
   private static final Field<Blur, Integer> SAMPLES =
       field("samples", Types.integer(2, 64), Blur::samples)
-          .missing(Blur.NONE.samples())
+          .fallback(Blur.NONE.samples())
           .about(
               "at least so many, and more, up to 128, where something moves farther than 1.5 px"
                   + " between two");
@@ -104,40 +104,44 @@ final class SceneSchema {
               (Scene s) -> SceneCodec.VERSION)
           .required(0);
   private static final Field<Scene, String> NAME =
-      field("name", Types.text(200), Scene::name).missing("Untitled");
+      field("name", Types.text(200), Scene::name).fallback("Untitled");
   private static final Field<Scene, Integer> WIDTH =
       field("width", Types.integer(16, 8192, "px"), Scene::width)
-          .missing(1920)
+          .fallback(1920)
           .about("H.264 video needs an even one");
   private static final Field<Scene, Integer> HEIGHT =
       field("height", Types.integer(16, 8192, "px"), Scene::height)
-          .missing(1080)
+          .fallback(1080)
           .about("H.264 video needs an even one");
   private static final Field<Scene, FrameRate> RATE =
       field("rate", new RateType(), Scene::rate)
-          .missing(new FrameRate(25, 1))
+          .fallback(new FrameRate(25, 1))
           .about("frames per second");
   private static final Field<Scene, Double> LENGTH =
-      field("length", Types.number(1.0 / 120, 3600, "s"), Scene::length).missing(6.0);
+      field("length", Types.number(1.0 / 120, 3600, "s"), Scene::length).fallback(6.0);
   private static final Field<Scene, Integer> BACKGROUND =
-      field("background", Types.colour(), Scene::background).missing(null).about("`null` for none");
+      field("background", Types.colour(), Scene::background)
+          .fallback(null)
+          .about("`null` for none");
   private static final Field<Scene, List<GuidePath>> PATHS =
-      field("paths", Lists.list(PathCodec.KINDS, 1000), Scene::paths).missing(List.of());
+      field("paths", Lists.list(PathCodec.KINDS, 1000), Scene::paths).fallback(List.of());
   static final Field<Scene, List<ItemList.Entry>> ITEMS =
       field("items", new ItemList(), SceneSchema::entries)
-          .missing(List.of())
+          .fallback(List.of())
           .about("of every kind");
   private static final Field<Scene, List<TracingImage>> TEMPLATES =
       field("templates", Lists.list(TEMPLATE, 20), Scene::templates)
-          .missing(List.of())
+          .fallback(List.of())
           .about("pictures to trace over; on the stage only, never part of the output");
   private static final Field<Scene, List<Cue>> CUES =
-      field("cues", Lists.list(CUE, 1000), Scene::cues).missing(List.of()).about("named moments");
+      field("cues", Lists.list(CUE, 1000), Scene::cues).fallback(List.of()).about("named moments");
   private static final Field<Scene, Blur> BLUR =
-      field("blur", Lists.object(MOTION_BLUR), Scene::blur).missing(Blur.NONE).about("motion blur");
+      field("blur", Lists.object(MOTION_BLUR), Scene::blur)
+          .fallback(Blur.NONE)
+          .about("motion blur");
   private static final Field<Scene, List<String>> STACK =
       field("stack", Types.ids(2000), Scene::stack)
-          .missing(List.of())
+          .fallback(List.of())
           .about(
               "of the items that are in no group, back to front; what it leaves out stands on top,"
                   + " the drawings and colour fields first");

@@ -21,20 +21,20 @@ final class SeatCodec {
 
   private static final Field<SeatDocument, Seat.TextAnchor> ALIGN =
       field("align", Types.choice(Seat.TextAnchor.values()), (SeatDocument d) -> d.seat.align())
-          .missing(Seat.TextAnchor.START)
+          .fallback(Seat.TextAnchor.START)
           .about(
               "which part of the text meets the resting point, which is the start, middle or end of"
                   + " the room between the margins");
   private static final Field<SeatDocument, Seat.Side> SIDE =
       field("side", Types.choice(Seat.Side.values()), (SeatDocument d) -> d.seat.side())
-          .missing(Seat.Side.LEFT)
+          .fallback(Seat.Side.LEFT)
           .about("the right one is the same on the reversed path");
   private static final Field<SeatDocument, Seat.Orientation> ORIENTATION =
       field(
               "orientation",
               Types.choice(Seat.Orientation.values()),
               (SeatDocument d) -> d.seat.orientation())
-          .missing(Seat.Orientation.TURN)
+          .fallback(Seat.Orientation.TURN)
           .about("with the path, upright, or all to `fixedAngle`; `letterTurn` is added");
   private static final Field<SeatDocument, Seat.GlyphMethod> METHOD =
       field("method", Types.choice(Seat.GlyphMethod.values()), (SeatDocument d) -> d.seat.method())

@@ -26,10 +26,10 @@ final class TransformedCodec {
           Transformed.CHANNELS, Transformed::movable, c -> Transformed.start(c, Point.ORIGIN));
 
   private static final Field<Drawing.Part, String> DATA =
-      field("d", Types.text(200_000), Drawing.Part::data).missing("").about("SVG path data");
+      field("d", Types.text(200_000), Drawing.Part::data).fallback("").about("SVG path data");
   private static final Field<Drawing.Part, Integer> FILL =
       field("fill", Types.colour(), Drawing.Part::fill)
-          .missing(0)
+          .fallback(0)
           .about("it is filled by the non-zero rule");
 
   private static final Schema<Drawing.Part> PART =
@@ -40,7 +40,7 @@ final class TransformedCodec {
 
   private static final Field<Drawing, List<Drawing.Part>> PARTS =
       field("parts", Lists.list(PART, 500), Drawing::parts)
-          .missing(List.of())
+          .fallback(List.of())
           .about("back to front");
 
   static final Schema<Drawing> DRAWING =
@@ -59,13 +59,13 @@ final class TransformedCodec {
 
   private static final Field<Group, List<String>> MEMBERS =
       field("members", Types.ids(2000), Group::members)
-          .missing(List.of())
+          .fallback(List.of())
           .about(
               "ids of items, back to front; an item stands in the stack or in one group, groups at"
                   + " most 5 deep in each other");
   private static final Field<Group, Point> CENTRE =
       field("centre", Types.pair(PathCodec.FARTHEST), Group::centre)
-          .missing(Point.ORIGIN)
+          .fallback(Point.ORIGIN)
           .about(
               "in the pixels of its members: the point that `x`, `y` put somewhere (left out, where"
                   + " it is), and about which it is scaled and turned");

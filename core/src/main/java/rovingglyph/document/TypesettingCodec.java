@@ -30,15 +30,15 @@ final class TypesettingCodec {
 
   private static final Field<Typesetting.Phrases, String> SEPARATOR =
       field("separator", Types.text(100), Typesetting.Phrases::separator)
-          .missing(PLAIN.separator())
+          .fallback(PLAIN.separator())
           .about("what stands between them");
   private static final Field<Typesetting.Phrases, Double> SPACE =
       field("space", Types.number(0, 20, "em"), Typesetting.Phrases::space)
-          .missing(PLAIN.space())
+          .fallback(PLAIN.space())
           .about("on either side of the separator");
   private static final Field<Typesetting.Phrases, Integer> TIMES =
       field("times", Types.integer(0, 1000), Typesetting.Phrases::times)
-          .missing(PLAIN.times())
+          .fallback(PLAIN.times())
           .about("all are set so many times; 0: as often as the room holds");
 
   private static final Schema<Typesetting.Phrases> PHRASES_SCHEMA =
@@ -50,7 +50,7 @@ final class TypesettingCodec {
 
   private static final Field<LetterRule, LetterRule.By> BY =
       field("by", Types.choice(LetterRule.By.values()), LetterRule::by)
-          .missing(LetterRule.By.WORD)
+          .fallback(LetterRule.By.WORD)
           .about(
               "`word` looks for `match`; words, phrases, letters and initials are counted: the"
                   + " `from`-th and then `every` n-th");
@@ -98,26 +98,26 @@ final class TypesettingCodec {
                       v.rest()));
 
   private static final Field<Typesetting.Rows, Integer> COUNT =
-      field("count", Types.integer(1, 100), Typesetting.Rows::count).missing(ONE.count());
+      field("count", Types.integer(1, 100), Typesetting.Rows::count).fallback(ONE.count());
   private static final Field<Typesetting.Rows, Typesetting.Rows.Kind> ROWS_KIND =
       field("kind", Types.choice(Typesetting.Rows.Kind.values()), Typesetting.Rows::kind)
-          .missing(ONE.kind())
+          .fallback(ONE.kind())
           .about("beside the path at a distance, or moved elsewhere");
   private static final Field<Typesetting.Rows, Double> STEP =
       field("step", Types.number(-1e4, 1e4, "px"), Typesetting.Rows::step)
-          .missing(ONE.step())
+          .fallback(ONE.step())
           .about("from row to row");
   private static final Field<Typesetting.Rows, Double> DIRECTION =
       field("direction", Types.number(-360, 360, "\u00b0"), Typesetting.Rows::direction)
-          .missing(ONE.direction())
+          .fallback(ONE.direction())
           .about("in which moved rows follow each other");
   private static final Field<Typesetting.Rows, Integer> PHRASE =
       field("phrase", Types.integer(-1000, 1000), Typesetting.Rows::phrase)
-          .missing(ONE.phrase())
+          .fallback(ONE.phrase())
           .about("by how many phrases each begins later than the one before");
   private static final Field<Typesetting.Rows, Double> ROWS_PHASE =
       field("phase", Types.number(-1e5, 1e5, "px"), Typesetting.Rows::phase)
-          .missing(ONE.phase())
+          .fallback(ONE.phase())
           .about("by how far along the path each is shifted from the one before");
 
   private static final Schema<Typesetting.Rows> ROWS_SCHEMA =
@@ -137,16 +137,16 @@ final class TypesettingCodec {
 
   private static final Field<Profile, Profile.Of> OF =
       field("of", Types.choice(Profile.Of.values()), Profile::of)
-          .missing(Profile.Of.SIZE)
+          .fallback(Profile.Of.SIZE)
           .about("size in %, turn in \u00b0, shift in px, tracking in em, or the value of `axis`");
   private static final Field<Profile, String> AXIS =
       field("axis", Types.text(4), Profile::axis).usual("wght").about("its OpenType tag");
   private static final Field<Profile, Profile.Along> ALONG =
       field("along", Types.choice(Profile.Along.values()), Profile::along)
-          .missing(Profile.Along.RUN);
+          .fallback(Profile.Along.RUN);
   private static final Field<Profile, List<Point>> POINTS =
       field("points", Types.pairs(50, -1e5, 1e5), Profile::points)
-          .missing(List.of())
+          .fallback(List.of())
           .about("the first number from 0 to 1 and rising, the second the value there");
 
   private static final Schema<Profile> PROFILE =

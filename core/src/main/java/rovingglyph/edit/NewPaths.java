@@ -57,7 +57,7 @@ public final class NewPaths {
 
   private static final Field<Line, String> LINE_ID = Field.field("id", Types.id(), Line::id);
   private static final Field<Line, String> LINE_NAME =
-      Field.field("name", Types.text(4_000), Line::name).missing("Path");
+      Field.field("name", Types.text(4_000), Line::name).fallback("Path");
   private static final Field<Line, String> LINE_DATA =
       Field.field("d", Types.text(4_000_000), Line::d);
   private static final Field<Values, List<Line>> PATHS =

@@ -129,7 +129,7 @@ final class RecipeCommands {
   private Lettering cleared(Lettering l, Recipe.Kind next) {
     Lettering out = l;
     List<Recipe> kept = new ArrayList<>();
-    for (Recipe r : l.showing().recipes()) {
+    for (Recipe r : l.letterEffects().recipes()) {
       if (r.kind().travels() != next.travels()) {
         kept.add(r);
         continue;
@@ -137,11 +137,11 @@ final class RecipeCommands {
       for (Channel c : r.kind().writes()) {
         out = out.with(c, bare(out.movable(c), c));
       }
-      LetterEffects s = out.showing();
+      LetterEffects s = out.letterEffects();
       out = r.kind() == Recipe.Kind.LETTER_REVEAL ? out.with(s.with((Reveal) null)) : out;
       out = r.kind() == Recipe.Kind.CLOCK_SWEEP ? out.with(s.with((ClockSweep) null)) : out;
     }
-    return out.with(out.showing().with(kept));
+    return out.with(out.letterEffects().with(kept));
   }
 
   private static AnimatedValue bare(AnimatedValue m, Channel c) {
@@ -165,9 +165,9 @@ final class RecipeCommands {
         params.put(name, param == null ? Json.NULL : param);
       }
     }
-    List<Recipe> all = new ArrayList<>(out.showing().recipes());
+    List<Recipe> all = new ArrayList<>(out.letterEffects().recipes());
     all.add(new Recipe(kind, new UnknownFields(params)));
-    return out.with(out.showing().with(List.copyOf(all)));
+    return out.with(out.letterEffects().with(List.copyOf(all)));
   }
 
   private double or(Field<Values, Double> argument, double missing) {
@@ -250,14 +250,14 @@ final class RecipeCommands {
             e.get(TURN),
             e.get(SCALE),
             UnknownFields.NONE);
-    return shown(l.with(l.showing().with(r)), Channel.REVEAL_TO, Channel.REVEAL_FROM, 100);
+    return shown(l.with(l.letterEffects().with(r)), Channel.REVEAL_TO, Channel.REVEAL_FROM, 100);
   }
 
   private Lettering sweep(Lettering l) {
     ClockSweep s =
         new ClockSweep(
             null, -90, e.get(LETTER), e.get(COUNTER), or(SOFT, 30), true, UnknownFields.NONE);
-    return shown(l.with(l.showing().with(s)), Channel.SWEEP_TO, Channel.SWEEP_FROM, 360);
+    return shown(l.with(l.letterEffects().with(s)), Channel.SWEEP_TO, Channel.SWEEP_FROM, 360);
   }
 
   /** From nothing to all; and, if a leaving time is given, away again from the first on. */

@@ -74,7 +74,7 @@ final class FrameProbe implements LandingSolver.Probe {
         reaches[i] = GlyphOutlines.reach(seating, p);
         distances[i] = seating.distance(i);
       }
-      Trail line = lettering.lettering().showing().trail();
+      Trail line = lettering.lettering().letterEffects().trail();
       boolean along = line != null && line.with() && values.opacity() > 0;
       trail = along ? lettering.trailSpan(seating) : null;
       half = along ? line.width() / 2 : 0;

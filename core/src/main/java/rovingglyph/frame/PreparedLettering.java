@@ -153,14 +153,14 @@ public record PreparedLettering(
    */
   public boolean fadesByLetter() {
     return lettering.movable(Channel.OPACITY).stagger() != null
-        || lettering.showing().reveal() != null
-        || lettering.showing().sweep() != null;
+        || lettering.letterEffects().reveal() != null
+        || lettering.letterEffects().sweep() != null;
   }
 
   @Override
   public double wholeAlpha(double time) {
     boolean overlaps =
-        lettering.showing().trail() != null
+        lettering.letterEffects().trail() != null
             || lettering.setting().rules().stream().anyMatch(r -> r.fill() != null);
     return overlaps && !fadesByLetter() ? values(time).opacity() / 100 : 1;
   }
@@ -169,7 +169,7 @@ public record PreparedLettering(
   public void paint(Frame frame, double time) {
     SeatValues v = values(time);
     double whole = Math.max(wholeAlpha(time), 1e-9);
-    Trail trail = lettering.showing().trail();
+    Trail trail = lettering.letterEffects().trail();
     for (RowLayout row : rows(v)) {
       if (trail != null && v.opacity() > 0) {
         TrailLine.paint(frame, trail, row, turn(v), v.opacity() / 100 / whole);
@@ -195,7 +195,7 @@ public record PreparedLettering(
   /** The line under a row as path data, empty where there is none; with its rotation if asked. */
   public String trail(RowLayout row, boolean turned) {
     Affine turn = turned ? turn(row.values()) : Affine.IDENTITY;
-    return SvgPath.write(TrailLine.pieces(lettering.showing().trail(), row, turn), 2);
+    return SvgPath.write(TrailLine.pieces(lettering.letterEffects().trail(), row, turn), 2);
   }
 
   /**
@@ -203,7 +203,7 @@ public record PreparedLettering(
    * track or brought round. From is not less than to where there is none.
    */
   public double[] trailSpan(RowLayout row) {
-    return TrailLine.span(lettering.showing().trail(), row);
+    return TrailLine.span(lettering.letterEffects().trail(), row);
   }
 
   /**
@@ -249,7 +249,7 @@ public record PreparedLettering(
 
   /** Whether the line that goes with the text touches the rectangle. */
   boolean trailTouches(SeatValues v, Rect area) {
-    Trail trail = lettering.showing().trail();
+    Trail trail = lettering.letterEffects().trail();
     if (trail == null || !trail.with() || v.opacity() <= 0) {
       return false;
     }

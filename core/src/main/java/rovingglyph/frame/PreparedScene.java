@@ -65,8 +65,8 @@ public record PreparedScene(
 
   /** The shutter angle of an item in degrees. */
   private double blur(Item item) {
-    boolean own = item instanceof Lettering l && l.showing().blur() != null;
-    return own ? ((Lettering) item).showing().blur() : scene.blur().angle();
+    boolean own = item instanceof Lettering l && l.letterEffects().blur() != null;
+    return own ? ((Lettering) item).letterEffects().blur() : scene.blur().angle();
   }
 
   /**

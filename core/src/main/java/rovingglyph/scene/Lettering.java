@@ -21,7 +21,7 @@ public record Lettering(
     Typesetting setting,
     String path,
     Seat seat,
-    LetterEffects showing,
+    LetterEffects letterEffects,
     Map<Channel, AnimatedValue> values,
     UnknownFields extras)
     implements Item {
@@ -73,7 +73,8 @@ public record Lettering(
 
   @Override
   public Lettering with(ItemProperties p, Map<Channel, AnimatedValue> newValues) {
-    return new Lettering(p, text, face, faceName, setting, path, seat, showing, newValues, extras);
+    return new Lettering(
+        p, text, face, faceName, setting, path, seat, letterEffects, newValues, extras);
   }
 
   @Override
@@ -84,7 +85,7 @@ public record Lettering(
   /** The lettering with other values. */
   public Lettering with(Map<Channel, AnimatedValue> newValues) {
     return new Lettering(
-        properties, text, face, faceName, setting, path, seat, showing, newValues, extras);
+        properties, text, face, faceName, setting, path, seat, letterEffects, newValues, extras);
   }
 
   /** The lettering with another seat. */
@@ -100,7 +101,7 @@ public record Lettering(
   /** The lettering on another path. */
   public Lettering on(String newPath, Seat newSeat) {
     return new Lettering(
-        properties, text, face, faceName, setting, newPath, newSeat, showing, values, extras);
+        properties, text, face, faceName, setting, newPath, newSeat, letterEffects, values, extras);
   }
 
   /** The axes that are set, by tag. */

@@ -24,7 +24,7 @@ public final class Field<T, V> {
   private final String key;
   private final FieldType<V> type;
   private final Function<? super T, V> of;
-  private final V missing;
+  private final V fallback;
   private final Presence presence;
   private final String about;
 
@@ -32,14 +32,14 @@ public final class Field<T, V> {
       String name,
       FieldType<V> type,
       Function<? super T, V> of,
-      V missing,
+      V fallback,
       Presence presence,
       String about) {
     this.name = name;
     this.key = "\"" + name + "\":";
     this.type = type;
     this.of = of;
-    this.missing = missing;
+    this.fallback = fallback;
     this.presence = presence;
     this.about = about;
   }
@@ -55,7 +55,7 @@ public final class Field<T, V> {
   }
 
   /** Always written; with a value where it is left out. */
-  public Field<T, V> missing(V value) {
+  public Field<T, V> fallback(V value) {
     return new Field<>(name, type, of, value, Presence.WRITTEN, about);
   }
 
@@ -75,7 +75,7 @@ public final class Field<T, V> {
    * @param text Markdown, without a full stop
    */
   public Field<T, V> about(String text) {
-    return new Field<>(name, type, of, missing, presence, text);
+    return new Field<>(name, type, of, fallback, presence, text);
   }
 
   /** The name of the field in documents. */
@@ -89,8 +89,8 @@ public final class Field<T, V> {
   }
 
   /** What it is where it is left out; may be null. */
-  public V missing() {
-    return missing;
+  public V fallback() {
+    return fallback;
   }
 
   /** When the field is written. */
@@ -104,16 +104,16 @@ public final class Field<T, V> {
   }
 
   V read(Fields f) {
-    if (presence == Presence.REQUIRED && missing == null && !f.has(name)) {
+    if (presence == Presence.REQUIRED && fallback == null && !f.has(name)) {
       f.problem(name, "is missing", type.words().replace("`", ""));
     }
-    return type.read(f, name, missing);
+    return type.read(f, name, fallback);
   }
 
   /** Appends name and value, unless it is left out. */
   void write(T value, StringBuilder out) {
     V v = of.apply(value);
-    if (presence == Presence.DIFFERING && Objects.equals(v, missing)) {
+    if (presence == Presence.DIFFERING && Objects.equals(v, fallback)) {
       return;
     }
     Writer.comma(out);

@@ -8,10 +8,10 @@ public interface FieldType<V> {
   /**
    * The value of a field.
    *
-   * @param missing given where the field is not there or null, and where it is wrong; that leaves a
-   *     problem too
+   * @param fallback given where the field is not there or null, and where it is wrong; that leaves
+   *     a problem too
    */
-  V read(Fields f, String name, V missing);
+  V read(Fields f, String name, V fallback);
 
   /** Appends the value as JSON. */
   void write(V value, StringBuilder out);

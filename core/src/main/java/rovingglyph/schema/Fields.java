@@ -88,80 +88,77 @@ public final class Fields {
     return get(name) != null;
   }
 
-  /**
-   * A number from {@code least} to {@code greatest}; {@code missing} where it is not there or
-   * wrong.
-   */
-  public double number(String name, double least, double greatest, double missing) {
+  /** A number from {@code min} to {@code max}; {@code fallback} where it is not there or wrong. */
+  public double number(String name, double min, double max, double fallback) {
     JsonValue v = get(name);
-    return v == null ? missing : number(v, name, least, greatest, missing);
+    return v == null ? fallback : number(v, name, min, max, fallback);
   }
 
-  private double number(JsonValue v, String name, double least, double greatest, double missing) {
+  private double number(JsonValue v, String name, double min, double max, double fallback) {
     if (!v.isNumber()) {
-      problem(name, "is not a number: " + shown(v), range(least, greatest));
-      return missing;
+      problem(name, "is not a number: " + shown(v), range(min, max));
+      return fallback;
     }
     double d = Decimal.parse(v.toString());
-    if (!(d >= least && d <= greatest)) {
-      problem(name, "is " + shown(v) + ", out of range", range(least, greatest));
-      return missing;
+    if (!(d >= min && d <= max)) {
+      problem(name, "is " + shown(v) + ", out of range", range(min, max));
+      return fallback;
     }
     return d;
   }
 
   /** A range as problems and descriptions tell it. */
-  static String range(double least, double greatest) {
-    return Decimal.text(least, 3) + " to " + Decimal.text(greatest, 3);
+  static String range(double min, double max) {
+    return Decimal.text(min, 3) + " to " + Decimal.text(max, 3);
   }
 
   /**
-   * A whole number from {@code least} to {@code greatest}; {@code missing} where it is not there or
+   * A whole number from {@code min} to {@code max}; {@code fallback} where it is not there or
    * wrong.
    */
-  public int integer(String name, int least, int greatest, int missing) {
-    double d = number(name, least, greatest, missing);
+  public int integer(String name, int min, int max, int fallback) {
+    double d = number(name, min, max, fallback);
     if (d != Math.rint(d)) {
-      problem(name, "is not a whole number: " + Decimal.text(d, 3), least + " to " + greatest);
-      return missing;
+      problem(name, "is not a whole number: " + Decimal.text(d, 3), min + " to " + max);
+      return fallback;
     }
     return (int) d;
   }
 
-  /** True or false; {@code missing} where it is not there or neither. */
-  public boolean flag(String name, boolean missing) {
+  /** True or false; {@code fallback} where it is not there or neither. */
+  public boolean flag(String name, boolean fallback) {
     JsonValue v = get(name);
     if (v == null) {
-      return missing;
+      return fallback;
     }
     if (!v.isBoolean()) {
       problem(name, "is neither true nor false: " + shown(v), "true, false");
-      return missing;
+      return fallback;
     }
     return v.asBoolean();
   }
 
   /**
-   * A text of at most {@code longest} UTF-16 units without U+0000; {@code missing} where it is not
+   * A text of at most {@code longest} UTF-16 units without U+0000; {@code fallback} where it is not
    * there or wrong.
    */
-  public String text(String name, int longest, String missing) {
+  public String text(String name, int longest, String fallback) {
     JsonValue v = get(name);
     if (v == null) {
-      return missing;
+      return fallback;
     }
     if (!v.isString()) {
       problem(name, "is not a text: " + shown(v), "at most " + longest + " characters");
-      return missing;
+      return fallback;
     }
     String s = v.asString();
     if (s.length() > longest) {
       problem(name, "has " + s.length() + " characters", "at most " + longest);
-      return missing;
+      return fallback;
     }
     if (s.indexOf('\0') >= 0) {
       problem(name, "holds the character U+0000", "any other character");
-      return missing;
+      return fallback;
     }
     return s;
   }
@@ -176,15 +173,17 @@ public final class Fields {
     return s;
   }
 
-  /** A colour written #RRGGBB as 0xRRGGBB; null where it is missing and {@code missing} is null. */
-  public Integer colour(String name, Integer missing) {
+  /**
+   * A colour written #RRGGBB as 0xRRGGBB; null where it is missing and {@code fallback} is null.
+   */
+  public Integer colour(String name, Integer fallback) {
     String s = text(name, 80, null);
     if (s == null) {
-      return missing;
+      return fallback;
     }
     if (s.length() != 7 || s.charAt(0) != '#' || !isHex(s)) {
       problem(name, "is not a colour: " + shown(get(name)), "#RRGGBB");
-      return missing;
+      return fallback;
     }
     return Integer.parseInt(s.substring(1), 16);
   }
@@ -199,36 +198,34 @@ public final class Fields {
   }
 
   /** One of the values, spelt in lower case with hyphens. */
-  public <E extends Enum<E>> E choice(String name, E[] values, E missing) {
+  public <E extends Enum<E>> E choice(String name, E[] values, E fallback) {
     String s = text(name, 80, null);
     if (s == null) {
-      return missing;
+      return fallback;
     }
     E found = Spelling.find(values, s);
     if (found != null) {
       return found;
     }
     problem(name, "is an unknown choice: " + shown(get(name)), Spelling.all(values));
-    return missing;
+    return fallback;
   }
 
   /** A pair [x, y], each within +-limit. */
-  public Point point(String name, double limit, Point missing) {
+  public Point point(String name, double limit, Point fallback) {
     double[] pair = numbers(name, 2, -limit, limit);
-    return pair == null ? missing : new Point(pair[0], pair[1]);
+    return pair == null ? fallback : new Point(pair[0], pair[1]);
   }
 
   /** An array of {@code count} numbers; null where missing or wrong. */
-  public double[] numbers(String name, int count, double least, double greatest) {
+  public double[] numbers(String name, int count, double min, double max) {
     JsonValue v = get(name);
     if (v == null) {
       return null;
     }
     if (!v.isArray() || v.asArray().size() != count) {
       problem(
-          name,
-          "is not a list of " + count + " numbers: " + shown(v),
-          "each " + range(least, greatest));
+          name, "is not a list of " + count + " numbers: " + shown(v), "each " + range(min, max));
       return null;
     }
     double[] out = new double[count];
@@ -236,14 +233,14 @@ public final class Fields {
     for (int i = 0; i < count; i++) {
       JsonValue entry = v.asArray().get(i);
       double d = entry.isNumber() ? Decimal.parse(entry.toString()) : Double.NaN;
-      boolean good = d >= least && d <= greatest;
-      out[i] = good ? d : number(entry, name + "[" + i + "]", least, greatest, 0);
+      boolean good = d >= min && d <= max;
+      out[i] = good ? d : number(entry, name + "[" + i + "]", min, max, 0);
     }
     return problems.size() == before ? out : null;
   }
 
   /** An array of at most {@code most} pairs of numbers, one after another; empty where wrong. */
-  public double[] pairs(String name, int most, double least, double greatest) {
+  public double[] pairs(String name, int most, double min, double max) {
     JsonValue v = get(name);
     if (v == null) {
       return new double[0];
@@ -254,12 +251,12 @@ public final class Fields {
     }
     double[] out = new double[2 * v.asArray().size()];
     for (int i = 0; i < out.length / 2; i++) {
-      double[] pair = pair(v.asArray().get(i), least, greatest);
+      double[] pair = pair(v.asArray().get(i), min, max);
       if (pair == null) {
         problem(
             name + "[" + i + "]",
             "is not a pair of numbers in range: " + shown(v.asArray().get(i)),
-            "each " + range(least, greatest));
+            "each " + range(min, max));
         return new double[0];
       }
       out[2 * i] = pair[0];
@@ -269,7 +266,7 @@ public final class Fields {
   }
 
   /** Null where it is none. */
-  private static double[] pair(JsonValue v, double least, double greatest) {
+  private static double[] pair(JsonValue v, double min, double max) {
     if (!v.isArray() || v.asArray().size() != 2) {
       return null;
     }
@@ -277,7 +274,7 @@ public final class Fields {
     for (int i = 0; i < 2; i++) {
       JsonValue entry = v.asArray().get(i);
       out[i] = entry.isNumber() ? Decimal.parse(entry.toString()) : Double.NaN;
-      if (!(out[i] >= least && out[i] <= greatest)) {
+      if (!(out[i] >= min && out[i] <= max)) {
         return null;
       }
     }

@@ -32,8 +32,8 @@ public final class Lists {
   public static <V> FieldType<V> object(ObjectType<V> of) {
     return new FieldType<>() {
       @Override
-      public V read(Fields f, String name, V missing) {
-        return f.get(name) == null ? missing : of.read(f.object(name));
+      public V read(Fields f, String name, V fallback) {
+        return f.get(name) == null ? fallback : of.read(f.object(name));
       }
 
       @Override
@@ -67,8 +67,8 @@ public final class Lists {
   public static <V> FieldType<List<V>> list(ObjectType<V> of, int most) {
     return new FieldType<>() {
       @Override
-      public List<V> read(Fields f, String name, List<V> missing) {
-        return f.get(name) == null ? missing : f.list(name, most, of::read);
+      public List<V> read(Fields f, String name, List<V> fallback) {
+        return f.get(name) == null ? fallback : f.list(name, most, of::read);
       }
 
       @Override
@@ -106,10 +106,10 @@ public final class Lists {
    *
    * @param noun what a tag names, such as "axis"
    * @param example of a tag
-   * @param missing a value that is wrong
+   * @param fallback a value that is wrong
    */
   public static <V> FieldType<Map<String, V>> byTag(
-      FieldType<V> of, V missing, String noun, String example, int most) {
+      FieldType<V> of, V fallback, String noun, String example, int most) {
     return new FieldType<>() {
       @Override
       public Map<String, V> read(Fields f, String name, Map<String, V> without) {
@@ -122,7 +122,7 @@ public final class Lists {
         for (String tag : inner.names()) {
           if (isTag(tag)) {
             if (inner.has(tag)) {
-              out.put(tag, of.read(inner, tag, missing));
+              out.put(tag, of.read(inner, tag, fallback));
             }
           } else {
             String allowed = "four characters, such as " + example;

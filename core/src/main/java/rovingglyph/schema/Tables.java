@@ -59,9 +59,9 @@ public final class Tables {
   }
 
   /** What is written where a field is left out, as JSON; null where nothing is. */
-  public static <V> String missing(Field<?, V> field) {
-    return field.missing() == null || field.presence() == Field.Presence.REQUIRED
+  public static <V> String fallback(Field<?, V> field) {
+    return field.fallback() == null || field.presence() == Field.Presence.REQUIRED
         ? null
-        : field.type().text(field.missing());
+        : field.type().text(field.fallback());
   }
 }

@@ -18,7 +18,7 @@ public final class Types {
   private Types() {}
 
   private interface Reader<V> {
-    V read(Fields f, String name, V missing);
+    V read(Fields f, String name, V fallback);
   }
 
   private record Plain<V>(
@@ -29,8 +29,8 @@ public final class Types {
       String words)
       implements FieldType<V> {
     @Override
-    public V read(Fields f, String name, V missing) {
-      return f.get(name) == null ? missing : reader.read(f, name, missing);
+    public V read(Fields f, String name, V fallback) {
+      return f.get(name) == null ? fallback : reader.read(f, name, fallback);
     }
 
     @Override
@@ -46,31 +46,30 @@ public final class Types {
   }
 
   /** A number in a range, both ends in it. */
-  public static FieldType<Double> number(double least, double greatest, String unit) {
+  public static FieldType<Double> number(double min, double max, String unit) {
     return new Plain<>(
-        (f, name, missing) -> number(f, name, least, greatest, missing),
+        (f, name, fallback) -> number(f, name, min, max, fallback),
         Writer::number,
         "number",
-        range("number", least, greatest),
-        told(least, greatest) + after(unit));
+        range("number", min, max),
+        told(min, max) + after(unit));
   }
 
   /** A range as the format's page tells it. */
-  private static String told(double least, double greatest) {
-    if (least == -greatest) {
-      return "\u00b1" + grouped(greatest);
+  private static String told(double min, double max) {
+    if (min == -max) {
+      return "\u00b1" + grouped(max);
     }
-    return grouped(least) + " to " + grouped(greatest);
+    return grouped(min) + " to " + grouped(max);
   }
 
   private static String grouped(double n) {
     return n == Math.rint(n) && n >= 0 ? Fields.grouped((int) n) : Decimal.text(n, 3);
   }
 
-  private static Double number(
-      Fields f, String name, double least, double greatest, Double missing) {
-    double d = f.number(name, least, greatest, Double.NaN);
-    return Double.isNaN(d) ? missing : (Double) d;
+  private static Double number(Fields f, String name, double min, double max, Double fallback) {
+    double d = f.number(name, min, max, Double.NaN);
+    return Double.isNaN(d) ? fallback : (Double) d;
   }
 
   /** A unit as it stands after a number: degrees close to it, others with a space. */
@@ -78,39 +77,39 @@ public final class Types {
     return unit.isEmpty() || unit.equals("\u00b0") ? unit : " " + unit;
   }
 
-  private static JsonObject range(String type, double least, double greatest) {
+  private static JsonObject range(String type, double min, double max) {
     return new JsonObject()
         .add("type", type)
-        .add("minimum", Json.parse(Writer.number(least)))
-        .add("maximum", Json.parse(Writer.number(greatest)));
+        .add("minimum", Json.parse(Writer.number(min)))
+        .add("maximum", Json.parse(Writer.number(max)));
   }
 
   /** A whole number in a range, both ends in it. */
-  public static FieldType<Integer> integer(int least, int greatest) {
-    return integer(least, greatest, "");
+  public static FieldType<Integer> integer(int min, int max) {
+    return integer(min, max, "");
   }
 
   /** A whole number in a range, both ends in it, with its unit as descriptions tell it. */
-  public static FieldType<Integer> integer(int least, int greatest, String unit) {
+  public static FieldType<Integer> integer(int min, int max, String unit) {
     return new Plain<>(
-        (f, name, missing) -> {
+        (f, name, fallback) -> {
           int before = f.problems().size();
-          int n = f.integer(name, least, greatest, least);
-          return f.problems().size() > before ? missing : (Integer) n;
+          int n = f.integer(name, min, max, min);
+          return f.problems().size() > before ? fallback : (Integer) n;
         },
         (n, out) -> out.append(n.intValue()),
         "number",
-        range("integer", least, greatest),
-        told(least, greatest) + after(unit) + ", whole");
+        range("integer", min, max),
+        told(min, max) + after(unit) + ", whole");
   }
 
   /** True or false. */
   public static FieldType<Boolean> flag() {
     return new Plain<>(
-        (f, name, missing) -> {
+        (f, name, fallback) -> {
           int before = f.problems().size();
           boolean b = f.flag(name, false);
-          return f.problems().size() > before ? missing : (Boolean) b;
+          return f.problems().size() > before ? fallback : (Boolean) b;
         },
         (b, out) -> out.append(b.booleanValue()),
         "boolean",
@@ -121,7 +120,7 @@ public final class Types {
   /** A text, in UTF-16 units. */
   public static FieldType<String> text(int longest) {
     return new Plain<>(
-        (f, name, missing) -> f.text(name, longest, missing),
+        (f, name, fallback) -> f.text(name, longest, fallback),
         Writer::text,
         "string",
         new JsonObject().add("type", "string").add("maxLength", longest),
@@ -132,8 +131,8 @@ public final class Types {
   public static FieldType<String> id() {
     return new FieldType<>() {
       @Override
-      public String read(Fields f, String name, String missing) {
-        return f.has(name) ? f.id(name) : missing == null ? "" : missing;
+      public String read(Fields f, String name, String fallback) {
+        return f.has(name) ? f.id(name) : fallback == null ? "" : fallback;
       }
 
       @Override
@@ -180,7 +179,7 @@ public final class Types {
     JsonArray all = new JsonArray();
     words.forEach(all::add);
     return new Plain<>(
-        (f, name, missing) -> f.choice(name, values, missing),
+        (f, name, fallback) -> f.choice(name, values, fallback),
         (e, out) -> Writer.text(Spelling.of(e), out),
         String.join(" | ", words.stream().map(w -> "'" + w + "'").toList()),
         new JsonObject().add("enum", all),
@@ -190,25 +189,25 @@ public final class Types {
   /** A pair of coordinates, each within the limit of 0. */
   public static FieldType<Point> pair(double limit) {
     return new Plain<>(
-        (f, name, missing) -> f.point(name, limit, missing),
+        (f, name, fallback) -> f.point(name, limit, fallback),
         Writer::pair,
         "[number, number]",
         numbers(2, 2, -limit, limit),
         "`[x, y]`, each within " + told(-limit, limit));
   }
 
-  private static JsonObject numbers(int fewest, int most, double least, double greatest) {
+  private static JsonObject numbers(int fewest, int most, double min, double max) {
     return new JsonObject()
         .add("type", "array")
-        .add("items", range("number", least, greatest))
+        .add("items", range("number", min, max))
         .add("minItems", fewest)
         .add("maxItems", most);
   }
 
   /** A list of numbers, each in a range. */
-  public static FieldType<List<Double>> numbers(int most, double least, double greatest) {
+  public static FieldType<List<Double>> numbers(int most, double min, double max) {
     return new Plain<>(
-        (f, name, missing) -> {
+        (f, name, fallback) -> {
           JsonValue v = f.get(name);
           int n = v.isArray() ? Math.min(v.asArray().size(), most + 1) : 0;
           if (!v.isArray() || n > most) {
@@ -217,10 +216,10 @@ public final class Types {
                 v.isArray()
                     ? "has " + v.asArray().size() + " numbers"
                     : "is not a list of numbers: " + Fields.shown(v),
-                "at most " + most + ", each " + Fields.range(least, greatest));
-            return missing;
+                "at most " + most + ", each " + Fields.range(min, max));
+            return fallback;
           }
-          double[] read = f.numbers(name, n, least, greatest);
+          double[] read = f.numbers(name, n, min, max);
           List<Double> out = new ArrayList<>();
           for (int i = 0; read != null && i < n; i++) {
             out.add(read[i]);
@@ -229,14 +228,14 @@ public final class Types {
         },
         (all, out) -> Writer.list(all, out, Writer::number),
         "number[]",
-        numbers(0, most, least, greatest),
-        "up to " + most + " numbers of " + told(least, greatest));
+        numbers(0, most, min, max),
+        "up to " + most + " numbers of " + told(min, max));
   }
 
   /** A list of whole numbers of 0 and more. */
   public static FieldType<List<Integer>> indexes(int most) {
     return new Plain<>(
-        (f, name, missing) -> {
+        (f, name, fallback) -> {
           JsonValue v = f.get(name);
           List<Integer> out = new ArrayList<>();
           for (JsonValue entry : v.isArray() ? v.asArray() : new JsonArray()) {
@@ -247,7 +246,7 @@ public final class Types {
           }
           if (!v.isArray() || out.size() != v.asArray().size()) {
             f.problem(name, "is not a list of indexes: " + Fields.shown(v), "0 to " + (most - 1));
-            return missing;
+            return fallback;
           }
           return List.copyOf(out);
         },
@@ -268,10 +267,10 @@ public final class Types {
   }
 
   /** A list of pairs of numbers. */
-  public static FieldType<List<Point>> pairs(int most, double least, double greatest) {
+  public static FieldType<List<Point>> pairs(int most, double min, double max) {
     return new Plain<>(
-        (f, name, missing) -> {
-          double[] flat = f.pairs(name, most, least, greatest);
+        (f, name, fallback) -> {
+          double[] flat = f.pairs(name, most, min, max);
           Point[] points = new Point[flat.length / 2];
           for (int i = 0; i < points.length; i++) {
             points[i] = new Point(flat[2 * i], flat[2 * i + 1]);
@@ -282,7 +281,7 @@ public final class Types {
         "[number, number][]",
         new JsonObject()
             .add("type", "array")
-            .add("items", numbers(2, 2, least, greatest))
+            .add("items", numbers(2, 2, min, max))
             .add("maxItems", most),
         "up to " + most + " pairs `[x, y]`");
   }
@@ -290,7 +289,7 @@ public final class Types {
   /** Ids of other objects. */
   public static FieldType<List<String>> ids(int most) {
     return new Plain<>(
-        (f, name, missing) -> List.copyOf(f.texts(name, most)),
+        (f, name, fallback) -> List.copyOf(f.texts(name, most)),
         (all, out) -> Writer.list(all, out, Writer::text),
         "string[]",
         new JsonObject()

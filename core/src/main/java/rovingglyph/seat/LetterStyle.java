@@ -164,7 +164,7 @@ final class LetterStyle {
 
   /** How much of a letter the reveal shows, 0 to 1. */
   double revealed(int i) {
-    Reveal r = lettering.showing().reveal();
+    Reveal r = lettering.letterEffects().reveal();
     if (r == null) {
       return 1;
     }
@@ -179,7 +179,7 @@ final class LetterStyle {
    * @param turn of the letter from where the sweep begins, clockwise, radians
    */
   double swept(int i, double turn) {
-    ClockSweep s = lettering.showing().sweep();
+    ClockSweep s = lettering.letterEffects().sweep();
     double way = (s.counter() ? -turn : turn) / (2 * Math.PI);
     return Reveal.amount(
         way - Math.floor(way),

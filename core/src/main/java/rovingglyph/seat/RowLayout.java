@@ -234,9 +234,9 @@ public final class RowLayout {
     double turn = blends ? track.cornerTurn(told, Math.abs(advance)) : 0;
     double direction = Math.atan2(spot[3], spot[2]) + turn;
     double there = looks.revealed(i);
-    ClockSweep sweep = lettering.showing().sweep();
+    ClockSweep sweep = lettering.letterEffects().sweep();
     double swept = sweep == null ? 1 : swept(sweep, i, new Point(spot[0], spot[1]));
-    Reveal reveal = lettering.showing().reveal();
+    Reveal reveal = lettering.letterEffects().reveal();
     double missing = reveal == null ? 0 : 1 - there;
     double shift = shift(i) - (reveal == null ? 0 : missing * reveal.rise());
     double angle =

@@ -192,7 +192,7 @@ public final class AnimatedSvg {
     List<RowLayout> rows = l.rows(l.values(0));
     boolean driven = DrivenLetters.canExpressInCss(l);
     SampledLetters sampled = driven ? null : new SampledLetters(l, scene, motions, turned, faded);
-    for (int i = 0; i < rows.size() && l.lettering().showing().trail() != null; i++) {
+    for (int i = 0; i < rows.size() && l.lettering().letterEffects().trail() != null; i++) {
       letters.append(new TrailFrames(l, scene, motions, i, turned).path());
     }
     for (int i = 0; i < rows.size(); i++) {

@@ -110,8 +110,8 @@ final class DrivenLetters {
         && !seat.evenSpacing()
         && seat.leastGap() == 0
         && each
-        && l.showing().reveal() == null
-        && l.showing().sweep() == null
+        && l.letterEffects().reveal() == null
+        && l.letterEffects().sweep() == null
         && shapes
         && l.setting().profiles().isEmpty()
         && l.setting().phrases().times() > 0

@@ -34,7 +34,7 @@ final class TrailFrames {
     this.motions = motions;
     this.row = row;
     this.turned = turned;
-    this.trail = prepared.lettering().showing().trail();
+    this.trail = prepared.lettering().letterEffects().trail();
   }
 
   String path() {

@@ -81,7 +81,7 @@ class SchemaTest {
   /** Of a value that moves the object with its own range, not that of all such values. */
   private static List<? extends ObjectType<?>> objects(Field<?, ?> f) {
     return f.type() instanceof AnimatedType t
-        ? List.of(t.exact(((AnimatedValue) f.missing()).base()))
+        ? List.of(t.exact(((AnimatedValue) f.fallback()).base()))
         : f.type().objects();
   }
 
@@ -160,21 +160,21 @@ class SchemaTest {
     holder(without, p.path()).remove(p.field().name());
     JsonValue written = Json.parse(SceneCodec.write(SceneCodec.read(without.toString())));
     JsonValue is = value(written, p.path());
-    String missing = Tables.missing(p.field());
+    String fallback = Tables.fallback(p.field());
     if (p.path().matches("\\$\\.items\\[.]\\.name")) {
       assertThat(is).as("called after its kind").isEqualTo(NAMES.get(p.schema()));
     } else if (p.field().name().equals("laps")) {
       assertThat(is).as("a landing after laps says how many").isEqualTo(Json.value(1));
     } else if (p.field().presence() == Field.Presence.DIFFERING) {
       assertThat(is).isNull();
-    } else if (missing == null) {
+    } else if (fallback == null) {
       assertThat(is.isNull()).isTrue();
     } else if (p.path().equals("$.stack")) {
       assertThat(is.asArray()).as("all items that are in no group").hasSize(5);
     } else if (p.path().matches("\\$\\.items\\[5]\\.[xy]")) {
       assertThat(is).as("where the centre is").isIn(Json.value(5), Json.value(6));
     } else {
-      assertSame(Json.parse(missing), is, p.path());
+      assertSame(Json.parse(fallback), is, p.path());
     }
   }
 

@@ -109,12 +109,12 @@ class MotionEditsTest {
     assertThat(l.movable(Channel.REVEAL_TO).keyframes()).hasSize(2);
     assertThat(l.movable(Channel.REVEAL_FROM).keyframes()).hasSize(2);
     assertThat(l.movable(Channel.BASELINE_SHIFT).keyframes()).hasSize(1);
-    assertThat(l.showing().recipes()).hasSize(2);
+    assertThat(l.letterEffects().recipes()).hasSize(2);
     assertThat(SceneCodec.read(SceneCodec.write(s))).isEqualTo(s);
     Scene bare =
         SceneEdits.apply(s, "{\"op\":\"recipe\",\"item\":\"l\",\"drop\":\"letter-reveal\"}");
     l = (Lettering) bare.item("l");
-    assertThat(l.showing().reveal()).isNull();
+    assertThat(l.letterEffects().reveal()).isNull();
     assertThat(l.movable(Channel.REVEAL_TO).base()).isEqualTo(100);
     assertThat(l.movable(Channel.PATH_OFFSET).sway()).isNotNull();
   }

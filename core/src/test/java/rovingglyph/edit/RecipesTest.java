@@ -55,13 +55,15 @@ class RecipesTest {
     Scene before = SceneCodec.read(document(CIRCLE, "abcd", "", ""));
     Scene s = with(before, Spelling.of(kind), "");
     assertThat(kind.writes()).anySatisfy(c -> assertThat(lettering(s).movable(c).moves()).isTrue());
-    assertThat(lettering(s).showing().recipes()).extracting(Recipe::kind).containsExactly(kind);
+    assertThat(lettering(s).letterEffects().recipes())
+        .extracting(Recipe::kind)
+        .containsExactly(kind);
     Scene again = SceneCodec.read(SceneCodec.write(s));
     assertThat(lettering(again)).isEqualTo(lettering(s));
     Scene gone =
         SceneEdits.apply(
             s, "{\"op\":\"recipe\",\"item\":\"l\",\"drop\":\"" + Spelling.of(kind) + "\"}");
-    assertThat(lettering(gone).showing().recipes()).isEmpty();
+    assertThat(lettering(gone).letterEffects().recipes()).isEmpty();
     assertThat(lettering(gone).values().values()).noneMatch(AnimatedValue::moves);
   }
 
@@ -160,7 +162,7 @@ class RecipesTest {
     boolean last = l.placements(l.values(2.5)).get(3).visible();
     assertThat(first).isFalse();
     assertThat(last).isTrue();
-    assertThat(lettering(s).showing().reveal().by()).isEqualTo(Reveal.By.LETTERS);
+    assertThat(lettering(s).letterEffects().reveal().by()).isEqualTo(Reveal.By.LETTERS);
   }
 
   private static long shown(PreparedLettering l, double time) {
@@ -170,9 +172,9 @@ class RecipesTest {
   @Test
   void oneThatTravelsAndOneThatShowsStandTogether() {
     Scene s = with(on(CIRCLE, "endless-lap", ""), "letter-reveal", "");
-    assertThat(lettering(s).showing().recipes()).hasSize(2);
+    assertThat(lettering(s).letterEffects().recipes()).hasSize(2);
     Scene swapped = with(s, "sway", "");
-    assertThat(lettering(swapped).showing().recipes())
+    assertThat(lettering(swapped).letterEffects().recipes())
         .extracting(Recipe::kind)
         .containsExactly(Recipe.Kind.LETTER_REVEAL, Recipe.Kind.SWAY);
     assertThat(lettering(swapped).movable(Channel.PATH_OFFSET).keyframes()).isEmpty();

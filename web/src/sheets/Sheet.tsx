@@ -1,18 +1,18 @@
-import { lazy, Suspense, type ReactNode } from 'react';
+import { Suspense, type ReactNode } from 'react';
 import { TAB_NAMES, useEditor, type Tab } from '../state/editor';
 import { letteringOf, placedOf } from '../state/items';
 import { addLettering } from '../state/itemActions';
 import type { Lettering } from '../core/document';
+import { later } from '../ui/later';
 import { MoveSheet } from './move/MoveSheet';
 
-// The page begins with Move; the others come when they are opened first.
-const WordsSheet = lazy(() =>
-  import('./words/WordsSheet').then((m) => ({ default: m.WordsSheet })),
-);
-const PathSheet = lazy(() => import('./path/PathSheet').then((m) => ({ default: m.PathSheet })));
-const SeatSheet = lazy(() => import('./seat/SeatSheet').then((m) => ({ default: m.SeatSheet })));
-const DressSheet = lazy(() => import('./DressSheet').then((m) => ({ default: m.DressSheet })));
-const ExportSheet = lazy(() => import('./ExportSheet').then((m) => ({ default: m.ExportSheet })));
+// The page begins with Move; the others come once it is there, so that they are there when the
+// server is not.
+const WordsSheet = later(() => import('./words/WordsSheet').then((m) => m.WordsSheet));
+const PathSheet = later(() => import('./path/PathSheet').then((m) => m.PathSheet));
+const SeatSheet = later(() => import('./seat/SeatSheet').then((m) => m.SeatSheet));
+const DressSheet = later(() => import('./DressSheet').then((m) => m.DressSheet));
+const ExportSheet = later(() => import('./ExportSheet').then((m) => m.ExportSheet));
 
 /** The sheet of the open tab. */
 export function Sheet() {

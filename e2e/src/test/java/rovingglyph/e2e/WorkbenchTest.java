@@ -407,7 +407,7 @@ class WorkbenchTest {
     w.reload();
     assertThat(stage.boundingBox().width).isGreaterThan(before + 100);
     page.keyboard().press("1");
-    assertThat(w.field("Text").isVisible()).isTrue();
+    assertThat(w.field("Text")).isVisible();
     w.handle("edge-journey").press("ArrowRight");
     w.handle("edge-journey").press("ArrowRight");
     assertThat(stage.boundingBox().width).isCloseTo(before - 68, within(3.0));

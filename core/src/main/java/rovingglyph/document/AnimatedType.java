@@ -85,35 +85,14 @@ final class AnimatedType implements FieldType<AnimatedValue> {
     return c.kind() == Channel.Kind.COLOUR ? COLOUR : Types.number(c.min(), c.max(), c.unit());
   }
 
-  private static final FieldType<Double> COLOUR =
-      new FieldType<>() {
-        private static final FieldType<Integer> RGB = Types.colour();
+  private static final FieldType<Double> COLOUR = colour(Types.colour());
 
-        @Override
-        public Double read(Fields f, String name, Double fallback) {
-          return (double) RGB.read(f, name, fallback.intValue());
-        }
-
-        @Override
-        public void write(Double value, StringBuilder out) {
-          RGB.write(value.intValue(), out);
-        }
-
-        @Override
-        public String typescript() {
-          return RGB.typescript();
-        }
-
-        @Override
-        public JsonObject jsonSchema() {
-          return RGB.jsonSchema();
-        }
-
-        @Override
-        public String words() {
-          return RGB.words();
-        }
-      };
+  private static FieldType<Double> colour(FieldType<Integer> rgb) {
+    return Types.like(
+        rgb,
+        (f, name, fallback) -> (double) rgb.read(f, name, fallback.intValue()),
+        (value, out) -> rgb.write(value.intValue(), out));
+  }
 
   /** The name of the object. */
   static String name(Channel c) {

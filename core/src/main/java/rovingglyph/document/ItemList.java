@@ -1,6 +1,5 @@
 package rovingglyph.document;
 
-import com.eclipsesource.json.JsonObject;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,12 +17,13 @@ import rovingglyph.schema.Kinds;
 import rovingglyph.schema.Lists;
 import rovingglyph.schema.ObjectType;
 import rovingglyph.schema.Schema;
+import rovingglyph.schema.Types;
 
 /**
  * The items of a document, of whatever kind. Version 2 has them in one list, each with its kind;
  * version 1 has a list for each of the three kinds that it knows.
  */
-final class ItemList implements FieldType<List<ItemList.Entry>> {
+final class ItemList {
   private static final int MOST = 2200;
 
   /**
@@ -55,6 +55,15 @@ final class ItemList implements FieldType<List<ItemList.Entry>> {
           new UnknownKind());
 
   private static final FieldType<List<Item>> LIST = Lists.list(KINDS, MOST);
+
+  /** The list, with where each item stood. */
+  static final FieldType<List<Entry>> TYPE =
+      Types.like(
+          LIST,
+          ItemList::read,
+          (entries, out) -> LIST.write(entries.stream().map(Entry::item).toList(), out));
+
+  private ItemList() {}
 
   private static String kind(Item item) {
     return item.accept(
@@ -116,8 +125,7 @@ final class ItemList implements FieldType<List<ItemList.Entry>> {
   }
 
   /** In the order of the document; two may have one id. */
-  @Override
-  public List<Entry> read(Fields f, String name, List<Entry> fallback) {
+  private static List<Entry> read(Fields f, String name, List<Entry> fallback) {
     List<Entry> out = new ArrayList<>();
     if (f.integer(SceneCodec.VERSION_FIELD, 0, Integer.MAX_VALUE, 1) > 1) {
       f.list(name, MOST, i -> add(out, i, KINDS));
@@ -131,31 +139,6 @@ final class ItemList implements FieldType<List<ItemList.Entry>> {
     Item item = kind.read(f);
     out.add(new Entry(f.path(null).substring(2), item));
     return item;
-  }
-
-  @Override
-  public void write(List<Entry> entries, StringBuilder out) {
-    LIST.write(entries.stream().map(Entry::item).toList(), out);
-  }
-
-  @Override
-  public String typescript() {
-    return LIST.typescript();
-  }
-
-  @Override
-  public JsonObject jsonSchema() {
-    return LIST.jsonSchema();
-  }
-
-  @Override
-  public String words() {
-    return LIST.words();
-  }
-
-  @Override
-  public List<ObjectType<?>> objects() {
-    return LIST.objects();
   }
 
   /** Where an item's document has a value, as the end of a JSON path. */

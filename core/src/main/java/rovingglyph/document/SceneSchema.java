@@ -126,7 +126,7 @@ final class SceneSchema {
   private static final Field<Scene, List<GuidePath>> PATHS =
       field("paths", Lists.list(PathCodec.KINDS, 1000), Scene::paths).fallback(List.of());
   static final Field<Scene, List<ItemList.Entry>> ITEMS =
-      field("items", new ItemList(), SceneSchema::entries)
+      field("items", ItemList.TYPE, SceneSchema::entries)
           .fallback(List.of())
           .about("of every kind");
   private static final Field<Scene, List<TracingImage>> TEMPLATES =

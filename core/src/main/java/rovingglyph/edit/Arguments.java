@@ -3,7 +3,6 @@ package rovingglyph.edit;
 import static rovingglyph.edit.Command.argument;
 
 import com.eclipsesource.json.JsonArray;
-import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.util.List;
 import rovingglyph.document.EasingCodec;
@@ -18,11 +17,14 @@ import rovingglyph.schema.FieldType;
 import rovingglyph.schema.Fields;
 import rovingglyph.schema.Types;
 import rovingglyph.schema.Values;
+import rovingglyph.schema.Writer;
 
 /** Arguments that several kinds of edits have, and what they name in a scene. */
 final class Arguments {
   /** As far as a number of an edit may go; the values it is put into have ranges of their own. */
   static final double FAR = 1e9;
+
+  private static final int LONGEST_CHANNEL = 200;
 
   static final FieldType<Double> ANY = Types.number(-FAR, FAR, "");
 
@@ -43,9 +45,16 @@ final class Arguments {
   static final Field<Values, Double> X = argument("x", ANY).usual(0.0);
   static final Field<Values, Double> Y = argument("y", ANY).usual(0.0);
   static final Field<Values, Double> VALUE = argument("value", ANY);
-  static final Field<Values, Channel> CHANNEL = argument("channel", new ChannelType());
+  static final Field<Values, Channel> CHANNEL =
+      argument(
+          "channel",
+          Types.like(
+              Types.text(LONGEST_CHANNEL),
+              Arguments::channel,
+              (c, out) -> Writer.text(c.field(), out)));
   static final Field<Values, Integer> INDEX = argument("index", Types.integer(0, 5000));
-  static final Field<Values, Easing> EASING = argument("easing", new EasingType());
+  static final Field<Values, Easing> EASING =
+      argument("easing", Types.like(EasingCodec.TYPE, Arguments::easing, EasingCodec.TYPE::write));
 
   private Arguments() {}
 
@@ -74,77 +83,29 @@ final class Arguments {
   }
 
   /** A value that can move, by the name of its field. */
-  private static final class ChannelType implements FieldType<Channel> {
-    private static final FieldType<String> NAME = Types.text(200);
-
-    @Override
-    public Channel read(Fields f, String name, Channel missing) {
-      String field = NAME.read(f, name, null);
-      Channel c = field == null ? null : Channel.of(field);
-      if (field != null && c == null) {
-        f.problem(name, "is no value: \"" + field + "\"", "such as pathOffset, size, axis-wght");
-      }
-      return c;
+  private static Channel channel(Fields f, String name, Channel fallback) {
+    String field = f.text(name, LONGEST_CHANNEL, null);
+    Channel c = field == null ? null : Channel.of(field);
+    if (field != null && c == null) {
+      f.problem(name, "is no value: \"" + field + "\"", "such as pathOffset, size, axis-wght");
     }
-
-    @Override
-    public void write(Channel value, StringBuilder out) {
-      NAME.write(value.field(), out);
-    }
-
-    @Override
-    public String typescript() {
-      return NAME.typescript();
-    }
-
-    @Override
-    public JsonObject jsonSchema() {
-      return NAME.jsonSchema();
-    }
-
-    @Override
-    public String words() {
-      return "the name of a value";
-    }
+    return c;
   }
 
-  /** An easing; an own curve that is pulled too far by its handles is brought back into range. */
-  private static final class EasingType implements FieldType<Easing> {
-    @Override
-    public Easing read(Fields f, String name, Easing missing) {
-      JsonValue v = f.get(name);
-      if (v != null && v.isArray() && v.asArray().size() == 4) {
-        JsonArray c = v.asArray();
-        if (c.values().stream().allMatch(JsonValue::isNumber)) {
-          return Easing.own(
-              within(c.get(0)), c.get(1).asDouble(), within(c.get(2)), c.get(3).asDouble());
-        }
+  /** An own curve that is pulled too far by its handles is brought back into range. */
+  private static Easing easing(Fields f, String name, Easing fallback) {
+    JsonValue v = f.get(name);
+    if (v != null && v.isArray() && v.asArray().size() == 4) {
+      JsonArray c = v.asArray();
+      if (c.values().stream().allMatch(JsonValue::isNumber)) {
+        return Easing.own(
+            within(c.get(0)), c.get(1).asDouble(), within(c.get(2)), c.get(3).asDouble());
       }
-      return EasingCodec.TYPE.read(f, name, missing);
     }
+    return EasingCodec.TYPE.read(f, name, fallback);
+  }
 
-    private static double within(JsonValue x) {
-      return Math.min(Math.max(x.asDouble(), 0), 1);
-    }
-
-    @Override
-    public void write(Easing value, StringBuilder out) {
-      EasingCodec.TYPE.write(value, out);
-    }
-
-    @Override
-    public String typescript() {
-      return EasingCodec.TYPE.typescript();
-    }
-
-    @Override
-    public JsonObject jsonSchema() {
-      return EasingCodec.TYPE.jsonSchema();
-    }
-
-    @Override
-    public String words() {
-      return EasingCodec.TYPE.words();
-    }
+  private static double within(JsonValue x) {
+    return Math.min(Math.max(x.asDouble(), 0), 1);
   }
 }

@@ -17,7 +17,9 @@ public final class Types {
 
   private Types() {}
 
-  private interface Reader<V> {
+  /** Reads a field that is there. */
+  public interface Reader<V> {
+    /** As {@link FieldType#read}. */
     V read(Fields f, String name, V fallback);
   }
 
@@ -43,6 +45,42 @@ public final class Types {
     public JsonObject jsonSchema() {
       return new JsonObject(jsonSchema);
     }
+  }
+
+  /** A type that is described as another one, but held otherwise. */
+  public static <V> FieldType<V> like(
+      FieldType<?> other, Reader<V> reader, BiConsumer<V, StringBuilder> writer) {
+    return new FieldType<>() {
+      @Override
+      public V read(Fields f, String name, V fallback) {
+        return reader.read(f, name, fallback);
+      }
+
+      @Override
+      public void write(V value, StringBuilder out) {
+        writer.accept(value, out);
+      }
+
+      @Override
+      public String typescript() {
+        return other.typescript();
+      }
+
+      @Override
+      public JsonObject jsonSchema() {
+        return other.jsonSchema();
+      }
+
+      @Override
+      public String words() {
+        return other.words();
+      }
+
+      @Override
+      public List<ObjectType<?>> objects() {
+        return other.objects();
+      }
+    };
   }
 
   /** A number in a range, both ends in it. */

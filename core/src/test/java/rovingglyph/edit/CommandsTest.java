@@ -104,7 +104,7 @@ class CommandsTest {
   void whateverIsAskedTheDocumentStaysGood(Command c) {
     Random random = new Random(c.op().hashCode());
     int made = 0;
-    for (int i = 0; i < 300; i++) {
+    for (int i = 0; i < 120; i++) {
       JsonObject edit = Chance.edit(c, random);
       try {
         Scene edited = SceneEdits.apply(SCENE, edit.toString());

@@ -28,7 +28,8 @@ final class Arguments {
 
   static final FieldType<Double> ANY = Types.number(-FAR, FAR, "");
 
-  private static final FieldType<Double> SECONDS = Types.number(-3600, 3600, "s");
+  /** A drag may leave the scene at either end; edits bring times back into range. */
+  private static final FieldType<Double> SECONDS = Types.number(-FAR, FAR, "s");
 
   static final Field<Values, String> ITEM = argument("item", Types.id());
   static final Field<Values, List<String>> ITEMS = argument("items", Types.ids(2200));

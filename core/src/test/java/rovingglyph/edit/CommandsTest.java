@@ -23,6 +23,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.scene.Channel;
 import rovingglyph.scene.Scene;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.schema.Field;
@@ -258,6 +259,15 @@ class CommandsTest {
       })
   void anEditHasAName(String edit, String name) {
     assertThat(SceneEdits.done(edit.replace('\'', '"'))).isEqualTo(name);
+  }
+
+  @Test
+  void aKeyframeDraggedPastTheLastTimeStaysThere() {
+    String edit =
+        "{\"op\":\"move\",\"item\":\"words\",\"channel\":\"pathOffset\",\"index\":0,\"time\":5000}";
+    Scene s = SceneEdits.apply(SCENE, edit);
+    double last = s.item("words").movable(Channel.PATH_OFFSET).keyframes().get(1).time();
+    assertThat(last).isBetween(3598.0, 3600.0);
   }
 
   @Test

@@ -78,4 +78,33 @@ public final class TestScenes {
   public static String offsets(String... keyframes) {
     return "\"pathOffset\":{\"keyframes\":[" + String.join(",", keyframes) + "]}";
   }
+
+  /** Every kind of item that there is; a test of the documents sees that none is left out. */
+  public static final List<String> ITEM_KINDS =
+      List.of("lettering", "drawing", "group", "colour-field", "picture");
+
+  /**
+   * An item of a kind, called "it", whose ink reaches from (400, 400) to (600, 480) and on, with
+   * what it needs: of a lettering the path "p" has to be {@link #LINE}.
+   *
+   * @param more further fields
+   */
+  public static String item(String kind, String more) {
+    String box = "\"parts\":[{\"d\":\"M-100-100H100V100H-100Z\",\"fill\":\"#112233\"}]";
+    String before = "";
+    String fields =
+        switch (kind) {
+          case "lettering" -> "\"text\":\"nnnnnnnnnnnnnnnn\",\"path\":\"p\"";
+          case "drawing" -> "\"x\":500,\"y\":480," + box;
+          case "group" -> {
+            before = "{\"kind\":\"drawing\",\"id\":\"in\",\"x\":500,\"y\":480," + box + "},";
+            yield "\"members\":[\"in\"]";
+          }
+          case "colour-field" -> "\"x\":500,\"y\":480";
+          case "picture" -> "\"x\":500,\"y\":480,\"image\":\"kites\"";
+          default -> "\"depth\":[1,{\"of\":2}]";
+        };
+    String tail = more.isEmpty() ? "" : "," + more;
+    return before + "{\"kind\":\"" + kind + "\",\"id\":\"it\"," + fields + tail + "}";
+  }
 }

@@ -11,6 +11,7 @@ import java.util.List;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.FramePainter;
 import rovingglyph.render.Raster;
 import rovingglyph.render.VideoWriter;
@@ -39,7 +40,8 @@ final class ExportRatio {
       List<Double> ratios = new ArrayList<>();
       for (int i = 0; i <= ROUNDS; i++) {
         long begin = System.nanoTime();
-        VideoWriter.write(Preparation.prepare(SceneCodec.read(json), shaper), out, n -> true);
+        VideoWriter.write(
+            Preparation.prepare(SceneCodec.read(json), shaper), Bitmaps.NONE, out, n -> true);
         double whole = (System.nanoTime() - begin) / 1e9;
         double alone = ffmpegAlone(scene, raw, out);
         if (i > 0) {
@@ -74,7 +76,7 @@ final class ExportRatio {
   }
 
   private static void writeRaw(PreparedScene scene, Path raw) throws IOException {
-    try (FramePainter painter = new FramePainter(scene);
+    try (FramePainter painter = new FramePainter(scene, Bitmaps.NONE, 1);
         Raster raster = painter.raster(true);
         FileChannel file =
             FileChannel.open(raw, StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {

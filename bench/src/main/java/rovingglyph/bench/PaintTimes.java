@@ -5,6 +5,7 @@ import java.util.Random;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.FramePainter;
 import rovingglyph.render.Raster;
 import rovingglyph.shaping.FaceCatalogue;
@@ -50,7 +51,7 @@ final class PaintTimes {
     PreparedScene scene =
         Preparation.prepare(SceneCodec.read(document), new Shaper(FaceCatalogue.shipped()));
     double[] times = new double[ROUNDS];
-    try (FramePainter painter = new FramePainter(scene);
+    try (FramePainter painter = new FramePainter(scene, Bitmaps.NONE, 1);
         Raster raster = painter.raster(true)) {
       for (int i = -ROUNDS; i < ROUNDS; i++) {
         long begin = System.nanoTime();

@@ -5,10 +5,9 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import rovingglyph.scene.ColourField;
-import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
+import rovingglyph.scene.Transformed;
 import rovingglyph.schema.Fields;
 
 /** Every item stands in one place: the stack, or one group that is not in itself. */
@@ -20,7 +19,7 @@ final class GroupCheck {
 
   /**
    * The stack as given; items that it does not name and that are in no group go on top, the
-   * drawings and colour fields first, so that nothing is ever unseen.
+   * drawings, pictures and colour fields first, so that nothing is ever unseen.
    */
   static List<String> stack(
       Fields f, List<String> given, Map<String, Item> items, Map<String, String> places) {
@@ -60,7 +59,7 @@ final class GroupCheck {
   }
 
   private static boolean isBelowWords(Item i) {
-    return i instanceof Drawing || i instanceof ColourField;
+    return i instanceof Transformed && !(i instanceof Group);
   }
 
   /** The index of the group that each member is in. */

@@ -10,6 +10,7 @@ import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Picture;
 import rovingglyph.scene.UnknownItem;
 import rovingglyph.schema.FieldType;
 import rovingglyph.schema.Fields;
@@ -50,7 +51,8 @@ final class ItemList {
               LetteringCodec.SCHEMA,
               TransformedCodec.DRAWING,
               TransformedCodec.GROUP,
-              ColourFieldCodec.SCHEMA),
+              ColourFieldCodec.SCHEMA,
+              PictureCodec.SCHEMA),
           ItemList::kind,
           new UnknownKind());
 
@@ -86,6 +88,11 @@ final class ItemList {
           @Override
           public String colourField(ColourField c) {
             return ColourFieldCodec.SCHEMA.kind();
+          }
+
+          @Override
+          public String picture(Picture p) {
+            return PictureCodec.SCHEMA.kind();
           }
 
           @Override

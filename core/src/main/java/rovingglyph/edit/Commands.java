@@ -23,6 +23,7 @@ public final class Commands {
             Groups.ALL,
             Appearances.ALL,
             ColourFields.ALL,
+            Pictures.ALL,
             Changes.ALL,
             NewPaths.ALL,
             PathCommands.ALL,

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import rovingglyph.frame.PreparedColourField;
+import rovingglyph.frame.PreparedPicture;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
@@ -28,6 +29,7 @@ import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Transformed;
 import rovingglyph.scene.UnknownFields;
@@ -52,10 +54,7 @@ final class Groups {
           Command.of("ungroup", "Ungrouped", List.of(ITEM), Groups::ungroup),
           Command.of("restack", "Changed the order", List.of(ITEM, INTO, TO), Groups::restack),
           Command.of(
-              "centre",
-              "Moved the centre of a group",
-              List.of(ITEM, NEW_X, NEW_Y, PLAYHEAD),
-              Groups::centre));
+              "centre", "Moved a centre", List.of(ITEM, NEW_X, NEW_Y, PLAYHEAD), Groups::centre));
 
   private Groups() {}
 
@@ -146,6 +145,11 @@ final class Groups {
           }
 
           @Override
+          public Rect picture(Picture p) {
+            return Place.map(p, 0).apply(new PreparedPicture(p, 0).seen(0));
+          }
+
+          @Override
           public Rect unknown(UnknownItem u) {
             return Rect.EMPTY;
           }
@@ -153,11 +157,12 @@ final class Groups {
   }
 
   /**
-   * Another {@code x}, {@code y} for a group to turn about; at {@code time} nothing moves by it.
+   * Another {@code x}, {@code y} for an item to turn about, in the pixels of what it holds; at
+   * {@code time} nothing moves by it.
    */
   private static Scene centre(Scene scene, Values v) {
-    if (!(item(scene, v.get(ITEM)) instanceof Group g)) {
-      throw new IllegalArgumentException("This is not a group");
+    if (!(item(scene, v.get(ITEM)) instanceof Transformed g)) {
+      throw new IllegalArgumentException("This has no centre of its own");
     }
     double x = v.get(NEW_X) == null ? g.centre().x() : v.get(NEW_X);
     double y = v.get(NEW_Y) == null ? g.centre().y() : v.get(NEW_Y);

@@ -139,7 +139,7 @@ public final class Frame {
     add(FramePaint.Kind.PLAIN.ordinal(), alpha, rgb);
   }
 
-  /** Begins an area of any paint; the map of a gradient is to the pixels that are mapped. */
+  /** Begins an area of any paint; the map of one is to the pixels that are mapped. */
   void fill(FramePaint p) {
     if (p.kind() == FramePaint.Kind.PLAIN) {
       fill(p.rgb(), p.alpha());
@@ -147,6 +147,10 @@ public final class Frame {
     }
     begin(Op.FILL, 9 + 3 * p.offsets().length);
     Affine m = map.times(p.map());
+    if (p.kind() == FramePaint.Kind.IMAGE) {
+      add(p.kind().ordinal(), p.alpha(), p.image(), m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+      return;
+    }
     add(p.kind().ordinal(), p.alpha(), m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
     add(p.offsets().length);
     for (int i = 0; i < p.offsets().length; i++) {

@@ -4,13 +4,15 @@ import rovingglyph.geometry.Affine;
 
 /**
  * What an area or a line is painted with. In a display list: the {@link Kind}, alpha, and of a
- * plain paint the colour; of a gradient the six numbers of its map, the count of its stops, and for
- * each its offset, colour and opacity.
+ * plain paint the colour; of an image its index and the six numbers of its map; of a gradient these
+ * numbers, the count of its stops, and for each its offset, colour and opacity.
  *
  * @param alpha 0 to 1, on top of what the stops have
  * @param rgb 0xRRGGBB of a plain paint
+ * @param image index of one of the scene's, of a paint that is an image; else -1
  * @param map of a gradient: linear ones go from (0, 0) to (1, 0) before it, radial ones from the
- *     middle to the rim of the unit circle; null for a plain paint
+ *     middle to the rim of the unit circle. Of an image: it fills the unit square before it, and
+ *     what is beyond is as its edge. Null for a plain paint
  * @param offsets of the stops, ascending, 0 to 1; before the first and after the last their colours
  *     go on
  * @param colours of the stops, 0xRRGGBB
@@ -21,6 +23,7 @@ public record FramePaint(
     Kind kind,
     double alpha,
     int rgb,
+    int image,
     Affine map,
     double[] offsets,
     int[] colours,
@@ -29,24 +32,36 @@ public record FramePaint(
   public enum Kind {
     PLAIN,
     LINEAR,
-    RADIAL
+    RADIAL,
+    IMAGE
   }
 
   private static final double[] NO_STOPS = {};
 
   static FramePaint plain(int rgb, double alpha) {
-    return new FramePaint(Kind.PLAIN, alpha, rgb, null, NO_STOPS, new int[0], NO_STOPS);
+    return new FramePaint(Kind.PLAIN, alpha, rgb, -1, null, NO_STOPS, new int[0], NO_STOPS);
+  }
+
+  static FramePaint image(int index, Affine map, double alpha) {
+    return new FramePaint(Kind.IMAGE, alpha, 0, index, map, NO_STOPS, new int[0], NO_STOPS);
   }
 
   /** How many numbers a paint takes in a display list. */
   static int size(double[] n, int at) {
-    return n[at] == Kind.PLAIN.ordinal() ? 3 : 9 + 3 * (int) n[at + 8];
+    return switch (Kind.values()[(int) n[at]]) {
+      case PLAIN -> 3;
+      case IMAGE -> 9;
+      case LINEAR, RADIAL -> 9 + 3 * (int) n[at + 8];
+    };
   }
 
   static FramePaint read(double[] n, int at) {
     Kind kind = Kind.values()[(int) n[at]];
     if (kind == Kind.PLAIN) {
       return plain((int) n[at + 2], n[at + 1]);
+    }
+    if (kind == Kind.IMAGE) {
+      return image((int) n[at + 2], map(n, at + 3), n[at + 1]);
     }
     int count = (int) n[at + 8];
     double[] offsets = new double[count];
@@ -57,7 +72,10 @@ public record FramePaint(
       colours[i] = (int) n[at + 10 + 3 * i];
       opacities[i] = n[at + 11 + 3 * i];
     }
-    Affine map = new Affine(n[at + 2], n[at + 3], n[at + 4], n[at + 5], n[at + 6], n[at + 7]);
-    return new FramePaint(kind, n[at + 1], 0, map, offsets, colours, opacities);
+    return new FramePaint(kind, n[at + 1], 0, -1, map(n, at + 2), offsets, colours, opacities);
+  }
+
+  private static Affine map(double[] n, int at) {
+    return new Affine(n[at], n[at + 1], n[at + 2], n[at + 3], n[at + 4], n[at + 5]);
   }
 }

@@ -14,6 +14,7 @@ import rovingglyph.scene.Cruise;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
@@ -84,7 +85,14 @@ public final class Preparation {
     for (ColourField c : scene.colourFields()) {
       items.put(c.id(), new PreparedColourField(c, area()));
     }
-    return new PreparedScene(solved, paths, inOrder, items, outlines);
+    List<String> images = new ArrayList<>();
+    for (Picture p : scene.pictures()) {
+      if (!images.contains(p.image())) {
+        images.add(p.image());
+      }
+      items.put(p.id(), new PreparedPicture(p, images.indexOf(p.image())));
+    }
+    return new PreparedScene(solved, paths, inOrder, items, outlines, List.copyOf(images));
   }
 
   /** Prepares a lettering once, those that it follows before it. */

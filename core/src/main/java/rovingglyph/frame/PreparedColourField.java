@@ -2,17 +2,14 @@ package rovingglyph.frame;
 
 import java.util.List;
 import rovingglyph.geometry.Affine;
-import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
-import rovingglyph.geometry.SubPath;
 import rovingglyph.motion.Place;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Gradient;
 import rovingglyph.scene.Typesetting;
-import rovingglyph.type.Outline;
 
 /**
  * A colour field ready to be evaluated.
@@ -33,11 +30,7 @@ public record PreparedColourField(ColourField field, Rect frame) implements Prep
     if (alpha <= 0 || box.isEmpty()) {
       return;
     }
-    Affine map = map(time);
-    list.fill(paint(alpha, time));
-    list.beginInline();
-    list.polygon(corners(box, map));
-    list.endInline();
+    new PlacedRect(box, map(time)).fill(list, paint(alpha, time));
   }
 
   /** What it covers, in its own pixels. */
@@ -85,6 +78,7 @@ public record PreparedColourField(ColourField field, Rect frame) implements Prep
         kind,
         alpha,
         0,
+        -1,
         map(time).times(new Affine(dx, dy, -dy, dx, from.x(), from.y())),
         stops.stream().mapToDouble(s -> s.offset() / 100).toArray(),
         stops.stream().mapToInt(Gradient.Stop::colour).toArray(),
@@ -104,27 +98,12 @@ public record PreparedColourField(ColourField field, Rect frame) implements Prep
     return c.clamp(Timeline.value(field.movable(c), time));
   }
 
-  private static double[] corners(Rect box, Affine map) {
-    Point a = map.apply(new Point(box.left(), box.top()));
-    Point b = map.apply(new Point(box.right(), box.top()));
-    Point c = map.apply(new Point(box.right(), box.bottom()));
-    Point d = map.apply(new Point(box.left(), box.bottom()));
-    return new double[] {a.x(), a.y(), b.x(), b.y(), c.x(), c.y(), d.x(), d.y()};
-  }
-
   /** A field over the whole frame is a ground like the background: a click goes through it. */
   @Override
   public boolean touches(double time, Window spot) {
     if (field.area() == ColourField.Area.FRAME) {
       return false;
     }
-    double[] p = corners(box(time), map(time));
-    Point a = new Point(p[0], p[1]);
-    Point b = new Point(p[2], p[3]);
-    Point c = new Point(p[4], p[5]);
-    Point d = new Point(p[6], p[7]);
-    SubPath round =
-        new SubPath(List.of(new Line(a, b), new Line(b, c), new Line(c, d), new Line(d, a)), true);
-    return spot.touched(Outline.of(List.of(round)), Affine.IDENTITY);
+    return new PlacedRect(box(time), map(time)).touches(spot);
   }
 }

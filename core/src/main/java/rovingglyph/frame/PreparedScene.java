@@ -22,13 +22,15 @@ import rovingglyph.type.Outline;
  * @param letterings those whose text has been shaped, by id
  * @param items the same, and all others that hold no items, by id
  * @param outlines all that frames name by index
+ * @param images ids of the kept pictures that frames name by index
  */
 public record PreparedScene(
     Scene scene,
     Map<String, PreparedPath> paths,
     Map<String, PreparedLettering> letterings,
     Map<String, PreparedItem> items,
-    List<Outline> outlines) {
+    List<Outline> outlines,
+    List<String> images) {
   /** The most samples of a frame; beyond that even fast things are shown well enough. */
   public static final int MOST_SAMPLES = 128;
 

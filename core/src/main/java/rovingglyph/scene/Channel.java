@@ -74,6 +74,10 @@ public final class Channel {
   public static final Channel SWEEP = number("sweep", "Sweep", "\u00b0", 0.1, 360);
   public static final Channel WIDTH = px("width", "Width", 1, 1e5);
   public static final Channel HEIGHT = px("height", "Height", 1, 1e5);
+  public static final Channel CROP_LEFT = percent("cropLeft", "Crop left", 0, 100);
+  public static final Channel CROP_TOP = percent("cropTop", "Crop top", 0, 100);
+  public static final Channel CROP_RIGHT = percent("cropRight", "Crop right", 0, 100);
+  public static final Channel CROP_BOTTOM = percent("cropBottom", "Crop bottom", 0, 100);
   public static final Channel TOP_LEFT = px("topLeft", "Top left", 0, 1e5);
   public static final Channel TOP_RIGHT = px("topRight", "Top right", 0, 1e5);
   public static final Channel BOTTOM_RIGHT = px("bottomRight", "Bottom right", 0, 1e5);

@@ -33,7 +33,7 @@ public record Group(
     return new Group(properties, List.copyOf(newMembers), centre, values, extras);
   }
 
-  /** The group with another centre; nothing else of it changes. */
+  @Override
   public Group about(Point newCentre) {
     return new Group(properties, members, newCentre, values, extras);
   }

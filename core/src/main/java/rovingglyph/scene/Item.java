@@ -74,6 +74,9 @@ public sealed interface Item extends Animatable permits Lettering, Transformed, 
     /** What to do with a colour field. */
     R colourField(ColourField c);
 
+    /** What to do with a picture. */
+    R picture(Picture p);
+
     /** What to do with an item of a kind that is not known. */
     R unknown(UnknownItem u);
   }

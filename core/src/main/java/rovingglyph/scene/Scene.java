@@ -70,6 +70,11 @@ public record Scene(
     return all(ColourField.class);
   }
 
+  /** The pictures, in the order of the document. */
+  public List<Picture> pictures() {
+    return all(Picture.class);
+  }
+
   /** The groups, in the order of the document. */
   public List<Group> groups() {
     return all(Group.class);

@@ -4,12 +4,21 @@ import java.util.List;
 import rovingglyph.geometry.Point;
 
 /** An item that is put somewhere as a whole: its centre at (x, y), scaled and turned about that. */
-public sealed interface Transformed extends Item permits Drawing, Group, ColourField {
+public sealed interface Transformed extends Item permits Drawing, Group, ColourField, Picture {
   List<Channel> CHANNELS =
       List.of(Channel.X, Channel.Y, Channel.SCALE, Channel.ROTATION, Channel.OPACITY);
 
   /** In the pixels of what it holds. */
   Point centre();
+
+  /**
+   * The item with another centre; nothing else of it changes.
+   *
+   * @throws IllegalArgumentException if its centre is where its kind has it
+   */
+  default Transformed about(Point newCentre) {
+    throw new IllegalArgumentException("This has its centre in its middle");
+  }
 
   /** The value of a channel that a document leaves out, for a centre. */
   static double start(Channel c, Point centre) {

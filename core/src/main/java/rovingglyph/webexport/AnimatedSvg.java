@@ -1,7 +1,9 @@
 package rovingglyph.webexport;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.DoubleFunction;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.PreparedColourField;
@@ -18,6 +20,7 @@ import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Transformed;
 import rovingglyph.scene.UnknownItem;
@@ -42,10 +45,13 @@ public final class AnimatedSvg {
   private final StringBuilder style = new StringBuilder();
   private final StringBuilder body = new StringBuilder();
   private final SharedMotions motions;
+  private final Bitmaps bitmaps;
+  private final Map<String, String> bitmapIds = new LinkedHashMap<>();
   private int written;
 
-  private AnimatedSvg(PreparedScene prepared) {
+  private AnimatedSvg(PreparedScene prepared, Bitmaps bitmaps) {
     this.prepared = prepared;
+    this.bitmaps = bitmaps;
     this.scene = prepared.scene();
     this.motion = new CssMotion(scene);
     // Two exports set into one page must not share names.
@@ -53,9 +59,25 @@ public final class AnimatedSvg {
     this.motions = new SharedMotions(style, prefix);
   }
 
-  /** The whole document. */
+  /** The whole document of a scene; its pictures are left out. */
   public static String write(PreparedScene prepared) {
-    return new AnimatedSvg(prepared).document();
+    return write(prepared, (image, width) -> null);
+  }
+
+  /** The whole document. */
+  public static String write(PreparedScene prepared, Bitmaps bitmaps) {
+    return new AnimatedSvg(prepared, bitmaps).document();
+  }
+
+  /** Where the bitmaps of pictures come from. */
+  public interface Bitmaps {
+    /**
+     * A bitmap as a {@code data:} address; null for one that is to be left out.
+     *
+     * @param image id of the kept picture
+     * @param width so many pixels across are enough
+     */
+    String address(String image, double width);
   }
 
   private String document() {
@@ -64,6 +86,7 @@ public final class AnimatedSvg {
           .append(colour(scene.background()))
           .append("\"/>\n");
     }
+    bitmaps();
     items(scene.stack());
     return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 "
         + scene.width()
@@ -76,6 +99,25 @@ public final class AnimatedSvg {
         + "]]></style>\n"
         + body
         + "</svg>\n";
+  }
+
+  /** Every bitmap once, of the natural size of its picture, however often it is shown. */
+  private void bitmaps() {
+    for (String image : prepared.images()) {
+      List<Picture> showing =
+          scene.pictures().stream().filter(p -> p.image().equals(image) && !p.hidden()).toList();
+      double width =
+          showing.stream().mapToDouble(p -> new PictureSvg(p, scene).widest()).max().orElse(0);
+      String address = showing.isEmpty() ? null : bitmaps.address(image, width);
+      if (address == null) {
+        continue;
+      }
+      String id = prefix + "-b" + bitmapIds.size();
+      bitmapIds.put(image, id);
+      body.append("<defs><image id=\"" + id + "\" preserveAspectRatio=\"none\" width=\"");
+      body.append(showing.get(0).pixelWidth() + "\" height=\"" + showing.get(0).pixelHeight());
+      body.append("\" href=\"" + address + "\"/></defs>\n");
+    }
   }
 
   private void items(List<String> ids) {
@@ -129,6 +171,15 @@ public final class AnimatedSvg {
         faded(name, c, () -> body.append(rect));
       } else {
         placed(name, c, () -> body.append(rect));
+      }
+      return null;
+    }
+
+    @Override
+    public Void picture(Picture p) {
+      String bitmap = bitmapIds.get(p.image());
+      if (bitmap != null) {
+        placed(name, p, () -> body.append(new PictureSvg(p, scene).write(bitmap)));
       }
       return null;
     }

@@ -1,6 +1,7 @@
 package rovingglyph.webexport;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.Function;
@@ -25,6 +26,25 @@ final class SmilAttribute {
     Track.Gap gap = (a, b) -> Math.abs(a[0] - b[0]);
     Samples.Source source = t -> new double[] {value.applyAsDouble(t)};
     return add(name, source, gap, tolerance, s -> Decimal.text(s[0], 3));
+  }
+
+  /** An attribute that stays as it is. */
+  SmilAttribute fixed(String name, String value) {
+    attributes.append(' ').append(name).append("=\"").append(value).append('"');
+    return this;
+  }
+
+  /** Several numbers in one attribute. */
+  SmilAttribute numbers(String name, double tolerance, Samples.Source values) {
+    Track.Gap gap =
+        (a, b) -> {
+          double most = 0;
+          for (int i = 0; i < a.length; i++) {
+            most = Math.max(most, Math.abs(a[i] - b[i]));
+          }
+          return most;
+        };
+    return add(name, values, gap, tolerance, SmilAttribute::joined);
   }
 
   /**
@@ -76,6 +96,12 @@ final class SmilAttribute {
         stops.stream().map(i -> write.apply(track.states()[i])).collect(Collectors.joining(";")));
     animations.append("\"/>");
     return this;
+  }
+
+  private static String joined(double[] numbers) {
+    return Arrays.stream(numbers)
+        .mapToObj(n -> Decimal.text(n, 3))
+        .collect(Collectors.joining(" "));
   }
 
   /** An element with these attributes and what is in it. */

@@ -19,6 +19,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
+import rovingglyph.TestScenes;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.schema.Field;
@@ -42,7 +43,15 @@ class SchemaTest {
       Map.of(
           "Drawing", Json.value("Picture"),
           "Group", Json.value("Group"),
-          "ColourField", Json.value("Colour field"));
+          "ColourField", Json.value("Colour field"),
+          "Picture", Json.value("Picture"));
+
+  @Test
+  void everyKindOfItemIsTestedAsOne() {
+    assertThat(ItemList.KINDS.kinds())
+        .extracting(Schema::kind)
+        .hasSameElementsAs(TestScenes.ITEM_KINDS);
+  }
 
   /** A field where it stands in the document. */
   private record Place(String schema, Field<?, ?> field, String path) {}
@@ -170,7 +179,7 @@ class SchemaTest {
     } else if (fallback == null) {
       assertThat(is.isNull()).isTrue();
     } else if (p.path().equals("$.stack")) {
-      assertThat(is.asArray()).as("all items that are in no group").hasSize(5);
+      assertThat(is.asArray()).as("all items that are in no group").hasSize(6);
     } else if (p.path().matches("\\$\\.items\\[5]\\.[xy]")) {
       assertThat(is).as("where the centre is").isIn(Json.value(5), Json.value(6));
     } else {

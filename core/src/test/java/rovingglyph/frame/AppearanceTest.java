@@ -35,27 +35,14 @@ class AppearanceTest {
 
   /** A scene with an item "it" whose ink reaches from (400, 400) on past (600, 480). */
   private static String document(String kind, String more) {
-    String box = "\"parts\":[{\"d\":\"M-100-100H100V100H-100Z\",\"fill\":\"#112233\"}]";
-    String item =
-        switch (kind) {
-          case "lettering" ->
-              "{\"kind\":\"lettering\",\"id\":\"it\",\"text\":\"nnnnnnnnnnnnnnnn\",\"path\":\"p\",%s}";
-          case "drawing" ->
-              "{\"kind\":\"drawing\",\"id\":\"it\",\"x\":500,\"y\":480," + box + ",%s}";
-          case "group" ->
-              "{\"kind\":\"drawing\",\"id\":\"in\",\"x\":500,\"y\":480,"
-                  + box
-                  + "},{\"kind\":\"group\",\"id\":\"it\",\"members\":[\"in\"],%s}";
-          default -> "{\"kind\":\"colour-field\",\"id\":\"it\",\"x\":500,\"y\":480,%s}";
-        };
     return """
         {"format":"roving-glyph-scene","version":2,"name":"Looks","width":1000,"height":1000,"rate":"25",
          "length":4,"paths":[%s,{"id":"c","kind":"circle","x":450,"y":480,"radius":60}],"items":[%s]}"""
-        .formatted(TestScenes.LINE, item.formatted(more));
+        .formatted(TestScenes.LINE, TestScenes.item(kind, more));
   }
 
   static Stream<String> kinds() {
-    return Stream.of("lettering", "drawing", "group", "colour-field");
+    return TestScenes.ITEM_KINDS.stream();
   }
 
   private static List<FrameEntries.Entry> frame(String document, double time) {

@@ -21,37 +21,15 @@ import rovingglyph.webexport.AnimatedSvg;
 
 /** What holds for every kind of item. */
 class ItemsTest {
-  /** An item of each kind called "it", which shows ink at (500, 480), and what else it needs. */
-  private static String item(String kind, String more) {
-    String box = "\"parts\":[{\"d\":\"M-100-100H100V100H-100Z\",\"fill\":\"#112233\"}]";
-    String fields = more.isEmpty() ? "" : "," + more;
-    return switch (kind) {
-      case "lettering" ->
-          "{\"kind\":\"lettering\",\"id\":\"it\",\"text\":\"nnnnnnnnnnnnnnnn\",\"path\":\"p\"%s}"
-              .formatted(fields);
-      case "drawing" ->
-          "{\"kind\":\"drawing\",\"id\":\"it\",\"x\":500,\"y\":480,%s%s}".formatted(box, fields);
-      case "group" ->
-          """
-          {"kind":"drawing","id":"in","x":500,"y":480,%s},
-          {"kind":"group","id":"it","members":["in"]%s}"""
-              .formatted(box, fields);
-      case "colour-field" ->
-          "{\"kind\":\"colour-field\",\"id\":\"it\",\"x\":500,\"y\":480%s}".formatted(fields);
-      default ->
-          "{\"kind\":\"%s\",\"id\":\"it\",\"depth\":[1,{\"of\":2}]%s}".formatted(kind, fields);
-    };
-  }
-
   private static String document(String kind, String more) {
     return """
         {"format":"roving-glyph-scene","version":2,"name":"Kinds","width":1000,"height":1000,
          "rate":"25","length":4,"paths":[%s],"items":[%s]}"""
-        .formatted(TestScenes.LINE, item(kind, more));
+        .formatted(TestScenes.LINE, TestScenes.item(kind, more));
   }
 
   static Stream<String> kinds() {
-    return Stream.of("lettering", "drawing", "group", "colour-field");
+    return TestScenes.ITEM_KINDS.stream();
   }
 
   private static boolean shows(PreparedScene s, double time) {

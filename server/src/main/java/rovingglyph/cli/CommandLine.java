@@ -4,6 +4,7 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
 import java.io.IOException;
 import java.io.PrintStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
@@ -22,7 +23,9 @@ import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Decimal;
+import rovingglyph.pictures.PictureFolder;
 import rovingglyph.proof.Proof;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
 import rovingglyph.scene.Lettering;
 import rovingglyph.schema.DocumentException;
@@ -39,7 +42,7 @@ public final class CommandLine {
   static final String USAGE =
       """
       Usage:
-        ./roving render SCENE.json OUT.(%s) [options] [--fonts DIR]
+        ./roving render SCENE.json OUT.(%s) [options] [--fonts DIR] [--pictures DIR]
         ./roving layout SCENE.json --at SECONDS [--fonts DIR]
       Options of render, by the end of OUT:
       %s"""
@@ -77,6 +80,7 @@ public final class CommandLine {
   private final List<String> words = new ArrayList<>();
   private final Map<String, String> options = new LinkedHashMap<>();
   private Path fonts;
+  private Path pictures;
 
   private CommandLine(PrintStream out, PrintStream err) {
     this.out = out;
@@ -138,6 +142,8 @@ public final class CommandLine {
       String value = args[++i];
       if (args[i - 1].equals("--fonts")) {
         fonts = Path.of(value);
+      } else if (args[i - 1].equals("--pictures")) {
+        pictures = Path.of(value);
       } else {
         options.put(args[i - 1].substring(2), value);
       }
@@ -210,12 +216,26 @@ public final class CommandLine {
     if (reason != null) {
       throw new Refused(reason);
     }
-    format.write(scene, chosen, target, new Progress());
+    Bitmaps bitmaps = pictures == null ? Bitmaps.NONE : new PictureFolder(pictures);
+    require(bitmaps, scene);
+    format.write(scene, bitmaps, chosen, target, new Progress());
     String note = format.note(scene.scene());
     if (note != null) {
       err.println("Note: " + note);
     }
     Proof.of(scene).forEach(f -> err.println("Proof: " + f.message()));
+  }
+
+  private static void require(Bitmaps bitmaps, PreparedScene scene) throws IOException {
+    try {
+      Bitmaps.requireAll(bitmaps, scene.scene());
+    } catch (UncheckedIOException e) {
+      throw e.getCause();
+    } catch (IOException e) {
+      throw new Refused(
+          e.getMessage()
+              + "\n--pictures names the folder with a file of that name, such as a .png");
+    }
   }
 
   private static String ends() {

@@ -14,6 +14,7 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.shaping.Shaper;
 
 /**
@@ -29,12 +30,14 @@ class ExportJobs implements DisposableBean {
 
   private final ExportStore exports;
   private final Shaper shaper;
+  private final Bitmaps bitmaps;
   private final OneTimeTask<Void> task;
   private final Scheduler scheduler;
 
-  ExportJobs(ExportStore exports, Shaper shaper, DataSource dataSource) {
+  ExportJobs(ExportStore exports, Shaper shaper, Bitmaps bitmaps, DataSource dataSource) {
     this.exports = exports;
     this.shaper = shaper;
+    this.bitmaps = bitmaps;
     this.task =
         Tasks.oneTime("export")
             // Only a stopping server or an absent database lets a run fail: it is begun again soon.
@@ -79,7 +82,7 @@ class ExportJobs implements DisposableBean {
       return;
     }
     try {
-      new ExportRun(exports, shaper, id).watch();
+      new ExportRun(exports, shaper, bitmaps, id).watch();
     } catch (InterruptedException e) {
       // The server is stopping: the task stays, and is begun again by the next node.
       exports.giveBack(id);

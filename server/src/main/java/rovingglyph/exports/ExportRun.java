@@ -13,6 +13,7 @@ import rovingglyph.formats.ExportFormats;
 import rovingglyph.formats.ExportOptions;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
 import rovingglyph.shaping.Shaper;
 
@@ -39,13 +40,15 @@ final class ExportRun {
 
   private final ExportStore exports;
   private final Shaper shaper;
+  private final Bitmaps bitmaps;
   private final UUID id;
   private final Progress progress = new Progress();
   private volatile Throwable failure;
 
-  ExportRun(ExportStore exports, Shaper shaper, UUID id) {
+  ExportRun(ExportStore exports, Shaper shaper, Bitmaps bitmaps, UUID id) {
     this.exports = exports;
     this.shaper = shaper;
+    this.bitmaps = bitmaps;
     this.id = id;
   }
 
@@ -125,7 +128,8 @@ final class ExportRun {
     PreparedScene scene = Preparation.prepare(SceneCodec.read(exports.document(id)), shaper);
     Path file = Files.createTempFile("roving-export", "." + format.extension());
     try {
-      format.write(scene, ExportOptions.parse(format, export.options()), file, progress);
+      Bitmaps.requireAll(bitmaps, scene.scene());
+      format.write(scene, bitmaps, ExportOptions.parse(format, export.options()), file, progress);
       try (InputStream in = Files.newInputStream(file)) {
         exports.finish(id, in);
       }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
 import rovingglyph.render.VideoWriter;
 
@@ -53,7 +54,8 @@ final class ApngFormat implements ExportFormat {
   }
 
   @Override
-  public void write(PreparedScene scene, ExportOptions options, Path out, Progress progress)
+  public void write(
+      PreparedScene scene, Bitmaps bitmaps, ExportOptions options, Path out, Progress progress)
       throws IOException {
     List<String> encoder =
         List.of(
@@ -65,6 +67,6 @@ final class ApngFormat implements ExportFormat {
             Integer.toString((int) options.number(LOOPS)),
             "-f",
             "apng");
-    VideoWriter.writeWithAlpha(scene, options.scale(), encoder, out, progress);
+    VideoWriter.writeWithAlpha(scene, bitmaps, options.scale(), encoder, out, progress);
   }
 }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
 import rovingglyph.scene.Scene;
 
@@ -52,10 +53,12 @@ public interface ExportFormat {
   /**
    * Writes the file.
    *
+   * @param bitmaps has all pictures of the scene
    * @param progress told the frames done so far; ends the work when it is cancelled
    * @throws Progress.Cancelled if nobody wants the file any more; it is gone then
    * @throws IOException with what happened and what to do
    */
-  void write(PreparedScene scene, ExportOptions options, Path out, Progress progress)
+  void write(
+      PreparedScene scene, Bitmaps bitmaps, ExportOptions options, Path out, Progress progress)
       throws IOException;
 }

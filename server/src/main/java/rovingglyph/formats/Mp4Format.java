@@ -3,6 +3,7 @@ package rovingglyph.formats;
 import java.io.IOException;
 import java.nio.file.Path;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
 import rovingglyph.render.VideoWriter;
 import rovingglyph.scene.Scene;
@@ -58,8 +59,9 @@ final class Mp4Format implements ExportFormat {
   }
 
   @Override
-  public void write(PreparedScene scene, ExportOptions options, Path out, Progress progress)
+  public void write(
+      PreparedScene scene, Bitmaps bitmaps, ExportOptions options, Path out, Progress progress)
       throws IOException {
-    VideoWriter.write(scene, out, progress);
+    VideoWriter.write(scene, bitmaps, out, progress);
   }
 }

@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.FramePainter;
 import rovingglyph.render.Progress;
 import rovingglyph.scene.Scene;
@@ -57,9 +58,10 @@ final class PngFormat implements ExportFormat {
   }
 
   @Override
-  public void write(PreparedScene scene, ExportOptions options, Path out, Progress progress)
+  public void write(
+      PreparedScene scene, Bitmaps bitmaps, ExportOptions options, Path out, Progress progress)
       throws IOException {
-    try (FramePainter painter = new FramePainter(scene, options.scale())) {
+    try (FramePainter painter = new FramePainter(scene, bitmaps, options.scale())) {
       Files.write(out, painter.png(options.number(ExportOption.AT)));
     }
   }

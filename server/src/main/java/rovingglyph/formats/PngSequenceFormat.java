@@ -9,6 +9,7 @@ import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.FramePainter;
 import rovingglyph.render.Progress;
 
@@ -63,12 +64,13 @@ final class PngSequenceFormat implements ExportFormat {
   }
 
   @Override
-  public void write(PreparedScene scene, ExportOptions options, Path out, Progress progress)
+  public void write(
+      PreparedScene scene, Bitmaps bitmaps, ExportOptions options, Path out, Progress progress)
       throws IOException {
     boolean done = false;
     try (OutputStream file = Files.newOutputStream(out);
         ZipOutputStream zip = new ZipOutputStream(file);
-        FramePainter painter = new FramePainter(scene, options.scale())) {
+        FramePainter painter = new FramePainter(scene, bitmaps, options.scale())) {
       // PNG is packed already.
       zip.setMethod(ZipOutputStream.STORED);
       int frames = scene.scene().frameCount();

@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.RestController;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.FramePainter;
 import rovingglyph.scene.Scene;
 import rovingglyph.schema.Fields;
@@ -36,13 +37,15 @@ class HistoryController {
 
   private final HistoryStore history;
   private final Shaper shaper;
+  private final Bitmaps bitmaps;
 
   /** One picture at a time: a long list must not take all memory or both processors. */
   private final Semaphore turn = new Semaphore(1, true);
 
-  HistoryController(HistoryStore history, Shaper shaper) {
+  HistoryController(HistoryStore history, Shaper shaper, Bitmaps bitmaps) {
     this.history = history;
     this.shaper = shaper;
+    this.bitmaps = bitmaps;
   }
 
   @Operation(summary = "What was kept of a scene, the latest first")
@@ -90,7 +93,7 @@ class HistoryController {
     PreparedScene prepared = Preparation.prepare(scene, shaper);
     double scale = Math.min(1, LARGEST / Math.max(scene.width(), scene.height()));
     double time = scene.rate().timeOf((int) (scene.frameCount() / 3));
-    try (FramePainter painter = new FramePainter(prepared, scale)) {
+    try (FramePainter painter = new FramePainter(prepared, bitmaps, scale)) {
       return painter.png(time);
     }
   }

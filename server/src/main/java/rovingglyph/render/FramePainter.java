@@ -17,14 +17,14 @@ public final class FramePainter implements AutoCloseable {
   private final int width;
   private final int height;
   private final List<Path> outlines = new ArrayList<>();
+  private final BitmapCache bitmaps;
 
-  public FramePainter(PreparedScene scene) {
-    this(scene, 1);
-  }
-
-  /** A painter of smaller or larger pictures: {@code scale} times the frame, at least one pixel. */
-  public FramePainter(PreparedScene scene, double scale) {
+  /**
+   * @param scale of its pictures by the frame; they have at least one pixel
+   */
+  public FramePainter(PreparedScene scene, Bitmaps bitmaps, double scale) {
     this.scene = scene;
+    this.bitmaps = new BitmapCache(bitmaps, scene.images());
     this.scale = scale;
     this.width = scaled(scene.scene().width(), scale);
     this.height = scaled(scene.scene().height(), scale);
@@ -69,7 +69,7 @@ public final class FramePainter implements AutoCloseable {
     Canvas canvas = raster.canvas();
     Integer background = scene.scene().background();
     canvas.clear(background == null ? 0 : 0xFF000000 | background);
-    try (SkiaSink sink = new SkiaSink(raster, outlines, scale)) {
+    try (SkiaSink sink = new SkiaSink(raster, outlines, bitmaps, scale)) {
       FrameReader.read(numbers, sink);
     }
   }
@@ -84,5 +84,6 @@ public final class FramePainter implements AutoCloseable {
   @Override
   public void close() {
     outlines.forEach(Path::close);
+    bitmaps.close();
   }
 }

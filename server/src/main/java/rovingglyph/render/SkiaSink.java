@@ -17,6 +17,7 @@ import io.github.humbleui.skija.PaintStrokeJoin;
 import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.skija.PathEffect;
+import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.skija.Shader;
 import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.Rect;
@@ -37,6 +38,7 @@ final class SkiaSink implements FrameSink, AutoCloseable {
   private static final double BLUR_REACH = 3;
 
   private final List<Path> outlines;
+  private final BitmapCache bitmaps;
   private final double scale;
   private final PathBuilder area = new PathBuilder();
   private Target top;
@@ -73,10 +75,12 @@ final class SkiaSink implements FrameSink, AutoCloseable {
 
   /**
    * @param outlines that the list names by index
+   * @param bitmaps that the list names by index
    * @param scale pixels of the picture per scene pixel
    */
-  SkiaSink(Raster picture, List<Path> outlines, double scale) {
+  SkiaSink(Raster picture, List<Path> outlines, BitmapCache bitmaps, double scale) {
     this.outlines = outlines;
+    this.bitmaps = bitmaps;
     this.scale = scale;
     this.top =
         new Target(
@@ -138,14 +142,34 @@ final class SkiaSink implements FrameSink, AutoCloseable {
     }
   }
 
-  private static Paint paint(FramePaint p) {
+  private Paint paint(FramePaint p) {
     Paint paint = new Paint().setAntiAlias(true);
     if (p.kind() == FramePaint.Kind.PLAIN) {
       return paint.setColor4f(colour(p.rgb(), p.alpha()), ColorSpace.getSRGB());
     }
+    if (p.kind() == FramePaint.Kind.IMAGE) {
+      try (Shader shader = image(p)) {
+        return paint.setShader(shader).setAlphaf((float) p.alpha());
+      }
+    }
     try (Shader shader = gradient(p)) {
       return paint.setShader(shader).setDither(true).setAlphaf((float) p.alpha());
     }
+  }
+
+  /** A bitmap over the unit square before the map; nothing of a picture that is not kept. */
+  private Shader image(FramePaint p) {
+    Affine m = p.map();
+    double across = Math.hypot(m.a(), m.b()) * scale;
+    double down = Math.hypot(m.c(), m.d()) * scale;
+    Image image = bitmaps.image(p.image(), across, down);
+    if (image == null) {
+      return Shader.makeColor(0);
+    }
+    double w = image.getWidth();
+    double h = image.getHeight();
+    Matrix33 map = matrix(m.a() / w, m.b() / w, m.c() / h, m.d() / h, m.e(), m.f());
+    return image.makeShader(FilterTileMode.CLAMP, FilterTileMode.CLAMP, SamplingMode.LINEAR, map);
   }
 
   private static Shader gradient(FramePaint p) {

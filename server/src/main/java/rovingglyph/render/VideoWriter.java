@@ -105,10 +105,10 @@ public final class VideoWriter {
     return all;
   }
 
-  /** {@link #write(PreparedScene, Path, Progress)} with what it is to tell. */
-  public static void write(PreparedScene scene, Path out, IntPredicate progress)
+  /** {@link #write(PreparedScene, Bitmaps, Path, Progress)} with what it is to tell. */
+  public static void write(PreparedScene scene, Bitmaps bitmaps, Path out, IntPredicate progress)
       throws IOException {
-    write(scene, out, new Progress(progress));
+    write(scene, bitmaps, out, new Progress(progress));
   }
 
   /**
@@ -118,9 +118,10 @@ public final class VideoWriter {
    * @throws Progress.Cancelled if cancelled; the file is gone then
    * @throws IOException if ffmpeg fails, with what happened and what to do
    */
-  public static void write(PreparedScene scene, Path out, Progress progress) throws IOException {
+  public static void write(PreparedScene scene, Bitmaps bitmaps, Path out, Progress progress)
+      throws IOException {
     List<String> command = command(scene.scene(), "pipe:0", out);
-    run(command, new Painting(scene, 1, true), out, progress);
+    run(command, new Painting(scene, bitmaps, 1, true), out, progress);
   }
 
   /**
@@ -130,9 +131,14 @@ public final class VideoWriter {
    * @param encoder what ffmpeg is told of the file to write
    */
   public static void writeWithAlpha(
-      PreparedScene scene, double scale, List<String> encoder, Path out, Progress progress)
+      PreparedScene scene,
+      Bitmaps bitmaps,
+      double scale,
+      List<String> encoder,
+      Path out,
+      Progress progress)
       throws IOException {
-    Painting painting = new Painting(scene, scale, false);
+    Painting painting = new Painting(scene, bitmaps, scale, false);
     String size = painting.width() + "x" + painting.height();
     run(
         command(scene.scene().rate(), "bgra", size, "pipe:0", encoder, out),
@@ -142,7 +148,7 @@ public final class VideoWriter {
   }
 
   /** What is painted, in which size, and whether without transparency. */
-  private record Painting(PreparedScene prepared, double scale, boolean opaque) {
+  private record Painting(PreparedScene prepared, Bitmaps bitmaps, double scale, boolean opaque) {
     Scene scene() {
       return prepared.scene();
     }
@@ -273,7 +279,8 @@ public final class VideoWriter {
 
   private static void paint(
       Painting painting, BlockingQueue<Raster> free, BlockingQueue<Object> painted) {
-    try (FramePainter painter = new FramePainter(painting.prepared(), painting.scale())) {
+    try (FramePainter painter =
+        new FramePainter(painting.prepared(), painting.bitmaps(), painting.scale())) {
       for (int f = 0; f < painting.scene().frameCount(); f++) {
         Raster raster = free.take();
         painter.paint(raster, painting.scene().rate().timeOf(f));

@@ -27,7 +27,7 @@ class OwnHostFilter extends OncePerRequestFilter {
   private static final long LARGEST_BODY = 16_000_000;
 
   /** A font may be larger; the reason for refusing one that is too large is told in full. */
-  private static final long LARGEST_FONT = 40_000_000;
+  private static final long LARGEST_FILE = 50_000_000;
 
   private static final List<String> LOOPBACK = List.of("127.0.0.1", "localhost", "[::1]");
 
@@ -107,6 +107,7 @@ class OwnHostFilter extends OncePerRequestFilter {
   }
 
   private static long largest(HttpServletRequest request) {
-    return request.getRequestURI().endsWith("/faces") ? LARGEST_FONT : LARGEST_BODY;
+    String to = request.getRequestURI();
+    return to.endsWith("/faces") || to.endsWith("/pictures") ? LARGEST_FILE : LARGEST_BODY;
   }
 }

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.VideoWriter;
 import rovingglyph.server.TestServer;
 import rovingglyph.shaping.FaceCatalogue;
@@ -141,7 +142,7 @@ class JamTest {
       Shaper shaper = new Shaper(FaceCatalogue.shipped());
       var scene = Preparation.prepare(SceneCodec.read(json), shaper);
       try {
-        VideoWriter.write(scene, Path.of(args[1]), n -> true);
+        VideoWriter.write(scene, Bitmaps.NONE, Path.of(args[1]), n -> true);
         System.exit(3);
       } catch (OutOfMemoryError e) {
         System.exit(7);

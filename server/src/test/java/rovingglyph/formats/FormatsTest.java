@@ -24,6 +24,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Images;
 import rovingglyph.render.Progress;
 import rovingglyph.schema.DocumentException;
@@ -55,7 +56,7 @@ class FormatsTest {
 
   private Path written(ExportFormat f, String options, Progress progress) throws IOException {
     Path out = folder.resolve("file." + f.extension());
-    f.write(scene(), ExportOptions.parse(f, options), out, progress);
+    f.write(scene(), Bitmaps.NONE, ExportOptions.parse(f, options), out, progress);
     return out;
   }
 

@@ -16,7 +16,11 @@ public final class Images {
   }
 
   public static BufferedImage of(PreparedScene scene, double scale, double time) {
-    try (FramePainter painter = new FramePainter(scene, scale)) {
+    return of(scene, Bitmaps.NONE, scale, time);
+  }
+
+  public static BufferedImage of(PreparedScene scene, Bitmaps bitmaps, double scale, double time) {
+    try (FramePainter painter = new FramePainter(scene, bitmaps, scale)) {
       BufferedImage png = ImageIO.read(new ByteArrayInputStream(painter.png(time)));
       BufferedImage out =
           new BufferedImage(png.getWidth(), png.getHeight(), BufferedImage.TYPE_INT_ARGB);

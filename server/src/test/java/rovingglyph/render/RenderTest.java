@@ -91,7 +91,7 @@ class RenderTest {
   void everyFrameIsAnnouncedAndTheFileIsWritten() throws IOException {
     Path out = folder.resolve("v.mp4");
     List<Integer> told = new ArrayList<>();
-    VideoWriter.write(scene(square("#FF8000", "")), out, told::add);
+    VideoWriter.write(scene(square("#FF8000", "")), Bitmaps.NONE, out, told::add);
     assertThat(told).hasSize(51).startsWith(0, 1, 2).endsWith(50);
     assertThat(Files.size(out)).isGreaterThan(500);
   }
@@ -99,7 +99,8 @@ class RenderTest {
   @Test
   void aCancelledVideoLeavesNoFile() {
     Path out = folder.resolve("v.mp4");
-    assertThatThrownBy(() -> VideoWriter.write(scene(square("#FF8000", "")), out, n -> n < 10))
+    assertThatThrownBy(
+            () -> VideoWriter.write(scene(square("#FF8000", "")), Bitmaps.NONE, out, n -> n < 10))
         .isInstanceOf(Progress.Cancelled.class);
     assertThat(out).doesNotExist();
   }
@@ -107,7 +108,8 @@ class RenderTest {
   @Test
   void whatFfmpegSaysIsToldWhenItFails() {
     Path nowhere = folder.resolve("missing/v.mp4");
-    assertThatThrownBy(() -> VideoWriter.write(scene(square("#FF8000", "")), nowhere, n -> true))
+    assertThatThrownBy(
+            () -> VideoWriter.write(scene(square("#FF8000", "")), Bitmaps.NONE, nowhere, n -> true))
         .isInstanceOf(IOException.class)
         .hasMessageContaining("No such file");
   }

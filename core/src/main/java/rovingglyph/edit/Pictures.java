@@ -1,0 +1,205 @@
+package rovingglyph.edit;
+
+import static rovingglyph.edit.Arguments.ID;
+import static rovingglyph.edit.Arguments.ITEM;
+import static rovingglyph.edit.Arguments.PLAYHEAD;
+import static rovingglyph.edit.Command.argument;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import rovingglyph.frame.GroupTransform;
+import rovingglyph.frame.PreparedPicture;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Rect;
+import rovingglyph.motion.Place;
+import rovingglyph.scene.AnimatedValue;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Group;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.ItemProperties;
+import rovingglyph.scene.Picture;
+import rovingglyph.scene.Scene;
+import rovingglyph.scene.Transformed;
+import rovingglyph.scene.UnknownFields;
+import rovingglyph.schema.Field;
+import rovingglyph.schema.FieldType;
+import rovingglyph.schema.Types;
+import rovingglyph.schema.Values;
+
+/** Edits of pictures. */
+final class Pictures {
+  /** How a picture is brought to the size of the frame. */
+  enum Size {
+    /** As large as it can be with all of it in the frame. */
+    FIT,
+
+    /** As small as it can be with none of the frame left free. */
+    FILL,
+
+    /** A pixel of the picture is a pixel of the scene. */
+    NATURAL
+  }
+
+  private static final FieldType<Integer> PIXELS = Types.integer(1, Picture.LONGEST_SIDE, "px");
+  private static final Field<Values, String> IMAGE = argument("image", Types.id());
+  private static final Field<Values, Integer> WIDTH = argument("pixelWidth", PIXELS);
+  private static final Field<Values, Integer> HEIGHT = argument("pixelHeight", PIXELS);
+  private static final Field<Values, Double> NEW_X = argument("x", Arguments.ANY).optional();
+  private static final Field<Values, Double> NEW_Y = argument("y", Arguments.ANY).optional();
+  private static final Field<Values, Size> SIZE = argument("size", Types.choice(Size.values()));
+
+  static final List<Command> ALL =
+      List.of(
+          Command.of(
+              "addPicture",
+              "Added a picture",
+              List.of(ID, Arguments.NAME, IMAGE, WIDTH, HEIGHT, NEW_X, NEW_Y),
+              Pictures::add),
+          Command.of(
+              "replacePicture",
+              "Replaced a picture",
+              List.of(ITEM, IMAGE, WIDTH, HEIGHT),
+              Pictures::replace),
+          Command.of(
+              "sizePicture", "Changed a size", List.of(ITEM, SIZE, PLAYHEAD), Pictures::size));
+
+  private Pictures() {}
+
+  private static Picture picture(Scene scene, Values v) {
+    if (scene.item(v.get(ITEM)) instanceof Picture p) {
+      return p;
+    }
+    throw new IllegalArgumentException("There is no such picture any more");
+  }
+
+  /**
+   * A new picture {@code id} with its middle at {@code x}, {@code y}, else in that of the frame: of
+   * its natural size, or as much smaller as the frame asks. It stands above what lies below all
+   * words.
+   */
+  private static Scene add(Scene scene, Values v) {
+    int width = v.get(WIDTH);
+    int height = v.get(HEIGHT);
+    double fitting = Math.min(scene.width() / (double) width, scene.height() / (double) height);
+    Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
+    Picture.VALUES.forEach(c -> values.put(c, new AnimatedValue(Picture.start(c))));
+    double x = v.get(NEW_X) == null ? scene.width() / 2.0 : v.get(NEW_X);
+    double y = v.get(NEW_Y) == null ? scene.height() / 2.0 : v.get(NEW_Y);
+    values.put(Channel.X, still(Channel.X, x));
+    values.put(Channel.Y, still(Channel.Y, y));
+    values.put(Channel.WIDTH, still(Channel.WIDTH, width));
+    values.put(Channel.HEIGHT, still(Channel.HEIGHT, height));
+    values.put(Channel.SCALE, still(Channel.SCALE, Math.min(fitting, 1)));
+    String id = v.get(ID);
+    String name = v.get(Arguments.NAME) == null ? "Picture" : v.get(Arguments.NAME);
+    Picture picture =
+        new Picture(
+            new ItemProperties(id, name),
+            v.get(IMAGE),
+            width,
+            height,
+            Point.ORIGIN,
+            values,
+            UnknownFields.NONE);
+    List<String> stack = new ArrayList<>(scene.stack());
+    stack.add(aboveGrounds(scene), id);
+    return scene.withItem(picture).withStack(stack);
+  }
+
+  private static AnimatedValue still(Channel c, double value) {
+    return new AnimatedValue(c.clamp(value));
+  }
+
+  /** How many things at the bottom of the stack neither are words nor hold any. */
+  private static int aboveGrounds(Scene scene) {
+    int n = 0;
+    for (String id : scene.stack()) {
+      Item item = scene.item(id);
+      if (!(item instanceof Transformed) || item instanceof Group) {
+        break;
+      }
+      n++;
+    }
+    return n;
+  }
+
+  /**
+   * Another kept picture in the place of the one of {@code item}. Its width stays; its height
+   * follows where the one before was not drawn out of its proportions.
+   */
+  private static Scene replace(Scene scene, Values v) {
+    Picture p = picture(scene, v);
+    int width = v.get(WIDTH);
+    int height = v.get(HEIGHT);
+    Picture out = p.showing(v.get(IMAGE), width, height);
+    AnimatedValue w = p.movable(Channel.WIDTH);
+    AnimatedValue h = p.movable(Channel.HEIGHT);
+    double natural = w.base() * p.pixelHeight() / p.pixelWidth();
+    if (!w.moves() && !h.moves() && Math.abs(natural - h.base()) < 1) {
+      out = out.with(Channel.HEIGHT, still(Channel.HEIGHT, w.base() * height / width));
+    }
+    return scene.withItem(out);
+  }
+
+  /** Brings the picture {@code item} to a {@code size} at a time, in the middle of the frame. */
+  private static Scene size(Scene scene, Values v) {
+    Picture p = picture(scene, v);
+    double time = v.get(PLAYHEAD);
+    Setting at = new Setting(scene, p, time);
+    if (v.get(SIZE) == Size.NATURAL) {
+      return scene.withItem(
+          at.set(
+              Map.of(
+                  Channel.WIDTH,
+                  (double) p.pixelWidth(),
+                  Channel.HEIGHT,
+                  (double) p.pixelHeight(),
+                  Channel.SCALE,
+                  1.0)));
+    }
+    Rect seen = new PreparedPicture(p, 0).seen(time);
+    if (seen.isEmpty()) {
+      throw new IllegalArgumentException("Nothing of the picture is left: crop less of it first");
+    }
+    Rect frame = new Rect(0, 0, scene.width(), scene.height());
+    Affine round = new GroupTransform(scene.groupsRound(p.id())).map(time);
+    Affine map = Place.map(p, time);
+    double now = Math.hypot(map.a(), map.b());
+    Affine whole = round.times(map);
+    double k = v.get(SIZE) == Size.FIT ? fit(whole, seen, frame) : fill(whole, seen, frame);
+    Point middle = round.inverse().apply(frame.centre());
+    Point off = map.apply(seen.centre()).minus(map.apply(p.centre())).times(k);
+    Point centre = middle.minus(off);
+    return scene.withItem(
+        at.set(Map.of(Channel.SCALE, now * k, Channel.X, centre.x(), Channel.Y, centre.y())));
+  }
+
+  /** How many times as large a mapped box has to be so that its own box just fits into a frame. */
+  private static double fit(Affine map, Rect box, Rect frame) {
+    Rect now = map.apply(box);
+    return Math.min(frame.width() / now.width(), frame.height() / now.height());
+  }
+
+  /** The same so that it covers the frame: seen from the box, the frame is in a box of its own. */
+  private static double fill(Affine map, Rect box, Rect frame) {
+    Rect seen = map.inverse().apply(frame);
+    return Math.max(seen.width() / box.width(), seen.height() / box.height());
+  }
+
+  /** Sets values at a time as the fields of a sheet do. */
+  private record Setting(Scene scene, Picture picture, double time) {
+    Picture set(Map<Channel, Double> numbers) {
+      Picture out = picture;
+      for (Map.Entry<Channel, Double> e : numbers.entrySet()) {
+        Channel c = e.getKey();
+        AnimatedValue m =
+            new KeyframeEdits(c, scene.rate()).set(out.movable(c), time, c.clamp(e.getValue()));
+        out = out.with(c, m);
+      }
+      return out;
+    }
+  }
+}

@@ -1,0 +1,51 @@
+package rovingglyph.frame;
+
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Line;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.Segment;
+import rovingglyph.geometry.SubPath;
+import rovingglyph.type.Outline;
+
+/**
+ * A rectangle that is placed as a whole.
+ *
+ * @param map of its own pixels to those round it
+ */
+record PlacedRect(Rect box, Affine map) {
+  /** Its corners in the pixels round it, clockwise from the upper left. */
+  private List<Point> corners() {
+    return List.of(
+        map.apply(new Point(box.left(), box.top())),
+        map.apply(new Point(box.right(), box.top())),
+        map.apply(new Point(box.right(), box.bottom())),
+        map.apply(new Point(box.left(), box.bottom())));
+  }
+
+  /** Adds an area of it to a frame. */
+  void fill(Frame frame, FramePaint paint) {
+    frame.fill(paint);
+    frame.beginInline();
+    double[] points = new double[8];
+    List<Point> p = corners();
+    for (int i = 0; i < p.size(); i++) {
+      points[2 * i] = p.get(i).x();
+      points[2 * i + 1] = p.get(i).y();
+    }
+    frame.polygon(points);
+    frame.endInline();
+  }
+
+  /** Whether it reaches into a part of the frame. */
+  boolean touches(Window spot) {
+    List<Point> p = corners();
+    List<Segment> sides = new ArrayList<>();
+    for (int i = 0; i < p.size(); i++) {
+      sides.add(new Line(p.get(i), p.get((i + 1) % p.size())));
+    }
+    return spot.touched(Outline.of(List.of(new SubPath(sides, true))), Affine.IDENTITY);
+  }
+}

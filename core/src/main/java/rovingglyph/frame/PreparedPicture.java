@@ -1,0 +1,62 @@
+package rovingglyph.frame;
+
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Rect;
+import rovingglyph.motion.Place;
+import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Picture;
+
+/**
+ * A picture ready to be evaluated.
+ *
+ * @param image index of its bitmap among the scene's
+ */
+public record PreparedPicture(Picture picture, int image) implements PreparedItem {
+
+  @Override
+  public double wholeAlpha(double time) {
+    return 1;
+  }
+
+  @Override
+  public void paint(Frame list, double time) {
+    double alpha = Place.alpha(picture, time);
+    Rect seen = seen(time);
+    if (alpha <= 0 || seen.isEmpty()) {
+      return;
+    }
+    Affine map = Place.map(picture, time);
+    Rect whole = whole(time);
+    Affine square = new Affine(whole.width(), 0, 0, whole.height(), whole.left(), whole.top());
+    FramePaint paint = FramePaint.image(image, map.times(square), alpha);
+    new PlacedRect(seen, map).fill(list, paint);
+  }
+
+  /** All of it in its own pixels, cropped or not. */
+  public Rect whole(double time) {
+    double x = value(Channel.WIDTH, time) / 2;
+    double y = value(Channel.HEIGHT, time) / 2;
+    return new Rect(-x, -y, x, y);
+  }
+
+  /** What is left of it when it is cropped, in its own pixels; empty where nothing is. */
+  public Rect seen(double time) {
+    Rect w = whole(time);
+    double left = w.left() + w.width() * value(Channel.CROP_LEFT, time) / 100;
+    double top = w.top() + w.height() * value(Channel.CROP_TOP, time) / 100;
+    double right = w.right() - w.width() * value(Channel.CROP_RIGHT, time) / 100;
+    double bottom = w.bottom() - w.height() * value(Channel.CROP_BOTTOM, time) / 100;
+    return left < right && top < bottom ? new Rect(left, top, right, bottom) : Rect.EMPTY;
+  }
+
+  private double value(Channel c, double time) {
+    return c.clamp(Timeline.value(picture.movable(c), time));
+  }
+
+  @Override
+  public boolean touches(double time, Window spot) {
+    Rect seen = seen(time);
+    return !seen.isEmpty() && new PlacedRect(seen, Place.map(picture, time)).touches(spot);
+  }
+}

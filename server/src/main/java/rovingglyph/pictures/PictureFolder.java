@@ -1,0 +1,61 @@
+package rovingglyph.pictures;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import rovingglyph.render.Bitmaps;
+
+/** The pictures in a folder: each is called as its file is, without the extension. */
+public final class PictureFolder implements Bitmaps {
+  private final Path folder;
+  private final Map<String, List<Level>> read = new HashMap<>();
+
+  /**
+   * The pictures of a folder; each is read when it is first asked for.
+   *
+   * @throws IOException if it is no folder
+   */
+  public PictureFolder(Path folder) throws IOException {
+    if (!Files.isDirectory(folder)) {
+      throw new IOException(folder + " is no folder: give one with the pictures of the scene");
+    }
+    this.folder = folder;
+  }
+
+  @Override
+  public synchronized List<Level> levels(String image) {
+    return read.computeIfAbsent(image, this::find);
+  }
+
+  private List<Level> find(String image) {
+    try (Stream<Path> files = Files.list(folder)) {
+      Optional<Path> file = files.filter(f -> stem(f).equals(image)).sorted().findFirst();
+      return file.isEmpty() ? List.of() : read(file.get());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static String stem(Path file) {
+    String name = file.getFileName().toString();
+    int dot = name.lastIndexOf('.');
+    return dot < 0 ? name : name.substring(0, dot);
+  }
+
+  private static List<Level> read(Path file) throws IOException {
+    try {
+      if (Files.size(file) > PictureFile.LARGEST) {
+        throw new IOException(file + " has more than 40 MB; make it smaller");
+      }
+      return PictureFile.read(Files.readAllBytes(file)).levels();
+    } catch (PictureFile.Unusable e) {
+      throw new IOException(file + ": " + e.getMessage(), e);
+    }
+  }
+}

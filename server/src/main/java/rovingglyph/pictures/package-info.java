@@ -1,0 +1,2 @@
+/** Pictures from outside: checked, brought to halving sizes, and kept with projects. */
+package rovingglyph.pictures;

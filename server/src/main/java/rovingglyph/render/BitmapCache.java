@@ -1,0 +1,96 @@
+package rovingglyph.render;
+
+import io.github.humbleui.skija.Bitmap;
+import io.github.humbleui.skija.Codec;
+import io.github.humbleui.skija.ColorAlphaType;
+import io.github.humbleui.skija.ColorSpace;
+import io.github.humbleui.skija.ColorType;
+import io.github.humbleui.skija.Data;
+import io.github.humbleui.skija.Image;
+import io.github.humbleui.skija.ImageInfo;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** The bitmaps of a scene's pictures as they were decoded last. For one thread. */
+final class BitmapCache implements AutoCloseable {
+  /** Bytes of decoded bitmaps that are kept; the one that is needed now is kept in any case. */
+  private static final long MOST = 400L << 20;
+
+  private record Key(String image, int level) {}
+
+  private final Bitmaps bitmaps;
+  private final List<String> images;
+  private final Map<String, List<Bitmaps.Level>> levels = new HashMap<>();
+  private final Map<Key, Image> decoded = new LinkedHashMap<>(16, 0.75f, true);
+  private long bytes;
+
+  /**
+   * @param images ids that frames name by index
+   */
+  BitmapCache(Bitmaps bitmaps, List<String> images) {
+    this.bitmaps = bitmaps;
+    this.images = images;
+  }
+
+  /** The bitmap that is right for so many pixels; null for a picture that is not kept. */
+  Image image(int index, double across, double down) {
+    String id = images.get(index);
+    List<Bitmaps.Level> all = levels.computeIfAbsent(id, bitmaps::levels);
+    if (all.isEmpty()) {
+      return null;
+    }
+    int level = Bitmaps.level(all, across, down);
+    Key key = new Key(id, level);
+    Image known = decoded.get(key);
+    if (known == null) {
+      known = decode(all.get(level).content().bytes());
+      decoded.put(key, known);
+      bytes += size(known);
+      makeRoom();
+    }
+    return known;
+  }
+
+  private void makeRoom() {
+    Iterator<Image> eldest = new ArrayList<>(decoded.values()).iterator();
+    while (bytes > MOST && decoded.size() > 1) {
+      Image gone = eldest.next();
+      decoded.values().remove(gone);
+      bytes -= size(gone);
+      gone.close();
+    }
+  }
+
+  private static long size(Image image) {
+    return 4L * image.getWidth() * image.getHeight();
+  }
+
+  private static Image decode(byte[] file) {
+    try (Data data = Data.makeFromBytes(file);
+        Codec codec = Codec.makeFromData(data);
+        Bitmap pixels = new Bitmap()) {
+      ImageInfo found = codec.getImageInfo();
+      boolean opaque = found.getColorAlphaType() == ColorAlphaType.OPAQUE;
+      ColorAlphaType alpha = opaque ? ColorAlphaType.OPAQUE : ColorAlphaType.PREMUL;
+      ColorSpace srgb = ColorSpace.getSRGB();
+      boolean room =
+          pixels.allocPixels(
+              new ImageInfo(found.getWidth(), found.getHeight(), ColorType.BGRA_8888, alpha, srgb));
+      if (!room) {
+        throw new OutOfMemoryError("No memory is left for a picture");
+      }
+      codec.readPixels(pixels);
+      return Image.makeRasterFromBitmap(pixels.setImmutable());
+    }
+  }
+
+  @Override
+  public void close() {
+    decoded.values().forEach(Image::close);
+    decoded.clear();
+  }
+}

@@ -1,0 +1,60 @@
+package rovingglyph.render;
+
+import java.io.IOException;
+import java.util.List;
+import rovingglyph.scene.Picture;
+import rovingglyph.scene.Scene;
+
+/** The bitmaps of pictures, each in halving sizes: level 0 is all of it. */
+public interface Bitmaps {
+  /** Of no picture at all. */
+  Bitmaps NONE = image -> List.of();
+
+  /**
+   * One size of a picture.
+   *
+   * @param width in px
+   * @param height in px
+   * @param type image/png or image/jpeg
+   */
+  record Level(int width, int height, String type, Content content) {
+    /** The file itself, opened when it is asked for. */
+    public interface Content {
+      byte[] bytes();
+    }
+  }
+
+  /** The sizes of a picture, the largest first; empty for one that is not kept. */
+  List<Level> levels(String image);
+
+  /**
+   * Sees that no picture which a scene shows is missing.
+   *
+   * @throws IOException with the name of one that is
+   */
+  static void requireAll(Bitmaps bitmaps, Scene scene) throws IOException {
+    for (Picture p : scene.pictures()) {
+      if (!p.hidden() && bitmaps.levels(p.image()).isEmpty()) {
+        throw new IOException(
+            "The picture \"%s\" is not there (%s). Replace it, or take it out of the scene."
+                .formatted(p.name(), p.image()));
+      }
+    }
+  }
+
+  /**
+   * The least of the sizes that still has a pixel for each that it is painted on.
+   *
+   * @param across px that all of the picture is painted on, from its left to its right
+   * @param down the same from its top to its bottom
+   */
+  static int level(List<Level> levels, double across, double down) {
+    int at = 0;
+    while (at + 1 < levels.size()
+        && levels.get(at + 1).width() >= across
+        && levels.get(at + 1).height() >= down) {
+      at++;
+    }
+    return at;
+  }
+}

@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Journey } from './journey/Journey';
 import { Sheet } from './sheets/Sheet';
@@ -13,11 +14,13 @@ import { LedgerTabs } from './shell/LedgerTabs';
 import { useProjects } from './shell/ProjectSwitcher';
 import { SideColumn } from './shell/SideColumn';
 import { TopBar } from './shell/TopBar';
+import { takeFiles } from './stage/pictureDrop';
 import { StageColumn } from './stage/Stage';
 import { useEditor } from './state/editor';
 import { useFaces } from './state/faces';
 import { openScene } from './state/autosave';
 import { notify } from './state/notices';
+import { keepFresh } from './state/pictures';
 import { Notices } from './ui/Notices';
 import { Region } from './ui/Region';
 
@@ -34,6 +37,11 @@ export function App() {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
+
+  useEffect(takeFiles, []);
+
+  const queries = useQueryClient();
+  useEffect(() => keepFresh(queries), [queries]);
 
   // Another tab asks for its sheet.
   useEffect(

@@ -101,6 +101,16 @@ export interface KeptImage {
   height: number;
 }
 
+/** A picture of a project; width and height are its natural size, px. */
+export interface KeptPicture {
+  id: string;
+  name: string;
+  width: number;
+  height: number;
+  /** Whether a scene of the project shows it. */
+  used: boolean;
+}
+
 export interface KeptEasing {
   id: string;
   name: string;
@@ -170,6 +180,19 @@ export const api = {
   svgPaths: (file: Blob) =>
     ask<{ paths: FoundPath[]; notes: string[] }>('POST', '/api/svg-paths', file, BYTES),
   keepImage: (file: Blob) => ask<KeptImage>('POST', '/api/images', file, BYTES),
+  pictures: (project: string) => ask<KeptPicture[]>('GET', `/api/projects/${project}/pictures`),
+  keepPicture: (project: string, name: string, file: Blob) =>
+    ask<KeptPicture>(
+      'POST',
+      `/api/projects/${project}/pictures?name=${encodeURIComponent(name)}`,
+      file,
+      BYTES,
+    ),
+  removePicture: (project: string, id: string, used: boolean) =>
+    ask<void>('DELETE', `/api/projects/${project}/pictures/${id}?used=${used}`),
+  /** The sizes in which a picture is kept for painting, the largest first. */
+  pictureLevels: (id: string) =>
+    ask<{ width: number; height: number }[]>('GET', `/api/pictures/${id}/levels`),
   curves: (project: string) => ask<KeptCurve[]>('GET', `/api/projects/${project}/curves`),
   keepCurve: (project: string, path: GuidePath) =>
     ask<KeptCurve>('POST', `/api/projects/${project}/curves`, json(path)),

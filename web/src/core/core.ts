@@ -326,6 +326,8 @@ export const {
   blurSamples,
   outline,
   outlineCount,
+  image,
+  corners,
   outlinesVersion,
   points,
   value,

@@ -34,6 +34,7 @@ export type {
   MovingColour,
   Profile,
   Phrases,
+  Picture,
   Rows,
   SceneDoc,
   Seat,
@@ -76,7 +77,7 @@ export type Recipe = doc.Recipe & Record<string, unknown>;
 export type DrawingItem = doc.Drawing;
 
 /** What is put somewhere as a whole. */
-export type Placed = doc.Drawing | doc.Group | doc.ColourField;
+export type Placed = doc.Drawing | doc.Group | doc.ColourField | doc.Picture;
 
 /** The name of a value that can move; the core lists them (the Java class Channel). */
 export type Channel = string;

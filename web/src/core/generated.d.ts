@@ -7,6 +7,8 @@ declare module '*/generated/core.js' {
   export function profileLine(points: Float64Array, count: number): Float64Array;
   export function frame(time: number): Float64Array;
   export function preview(edit: string): string;
+  export function image(index: number): string;
+  export function corners(item: string, time: number): Float64Array;
   export function outlinesVersion(): number;
   export function line(path: string, time: number): Float64Array;
   export function points(path: string, time: number): Float64Array;

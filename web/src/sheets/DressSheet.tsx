@@ -3,7 +3,7 @@ import type { Placed } from '../core/document';
 import { OF_PLACED } from '../state/channels';
 import { useEditor } from '../state/editor';
 import { changeScene } from '../state/values';
-import { fieldOf, groupOf, itemOf, letteringOf, placedOf } from '../state/items';
+import { fieldOf, groupOf, itemOf, letteringOf, pictureOf, placedOf } from '../state/items';
 import { addColourField } from '../state/itemActions';
 import { Check } from '../ui/Check';
 import { ColourField } from '../ui/ColourField';
@@ -12,6 +12,8 @@ import { MovableField } from '../ui/MovableField';
 import { FieldSection } from './dress/FieldSection';
 import { FinishSection } from './dress/FinishSection';
 import { MeetsSection } from './dress/MeetsSection';
+import { PictureSection } from './dress/PictureSection';
+import { ProjectPictures } from './dress/ProjectPictures';
 import { GroupSection } from './GroupSection';
 
 /** How the chosen item looks: colours, place, effects, clip; then the backdrop. */
@@ -20,6 +22,7 @@ export function DressSheet() {
   const selected = useEditor((s) => s.selected);
   const lettering = letteringOf(doc, selected);
   const field = fieldOf(doc, selected);
+  const picture = pictureOf(doc, selected);
   const placed = placedOf(doc, selected);
   const group = groupOf(doc, selected);
   const item = itemOf(doc, selected);
@@ -34,7 +37,8 @@ export function DressSheet() {
         </section>
       )}
       {field && <FieldSection key={field.id} field={field} />}
-      {placed && !field && <PlacedSection key={placed.id} placed={placed} />}
+      {picture && <PictureSection key={picture.id} picture={picture} />}
+      {placed && !field && !picture && <PlacedSection key={placed.id} placed={placed} />}
       {group && <GroupSection group={group} />}
       {item && (lettering || placed) && (
         <>
@@ -47,6 +51,7 @@ export function DressSheet() {
           Choose what is to be dressed, on the stage or in the stack.
         </p>
       )}
+      <ProjectPictures />
       <section className="section">
         <h2 className="section-title">Backdrop</h2>
         <Check

@@ -22,6 +22,7 @@ import {
   restack,
   ungroup,
 } from '../state/itemActions';
+import { choosePictures } from '../stage/pictureDrop';
 import { deletePoints, finishDrawing, giveUpDrawing } from '../state/paths';
 import { toggleDusk, useTheme } from '../state/theme';
 import { chosenWith, setShown, toggleFlag } from '../state/values';
@@ -125,6 +126,7 @@ export const ACTIONS: Action[] = [
   },
   { label: 'Choose no keyframe and no point', group: 'Edit', keys: ['Escape'], run: letGo },
   { label: 'Add a lettering', group: 'Items', run: addLettering },
+  { label: 'Add pictures from files', group: 'Items', run: choosePictures },
   { label: 'Add a colour field', group: 'Items', run: addColourField },
   {
     label: 'Hide or show the chosen item',

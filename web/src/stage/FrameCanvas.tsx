@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { framesPerSecond } from '../core/core';
 import { useEditor } from '../state/editor';
+import { useBitmaps } from './bitmaps';
 import { paintBlurred, paintFrame } from './painter';
 
 interface Props {
@@ -25,6 +26,7 @@ export function FrameCanvas({ time, shown, width, height, label, blur, clear }: 
   const sceneWidth = useEditor((s) => s.doc?.width ?? 1);
   // A frame that was too quick for its blur while playing gets it when the playing stops.
   const playing = useEditor((s) => blur === true && s.playing);
+  const arrived = useBitmaps((s) => s.arrived);
   const ratio = window.devicePixelRatio || 1;
   useEffect(() => {
     if (!ref.current || shown < 1) return;
@@ -32,7 +34,7 @@ export function FrameCanvas({ time, shown, width, height, label, blur, clear }: 
     const spare = playing ? 700 / framesPerSecond(doc?.rate ?? '25') : Infinity;
     if (blur) paintBlurred(ref.current, time, sceneWidth, background, spare);
     else paintFrame(ref.current, time, sceneWidth, background);
-  }, [shown, time, sceneWidth, background, width, height, ratio, blur, playing]);
+  }, [shown, time, sceneWidth, background, width, height, ratio, blur, playing, arrived]);
   return (
     <canvas
       ref={ref}

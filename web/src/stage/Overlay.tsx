@@ -7,6 +7,7 @@ import { editPath } from '../state/paths';
 import { sceneCoordinates } from './coordinates';
 import { DrawingLayer } from './DrawingLayer';
 import { OtherPaths, PathLines, useLine } from './PathLines';
+import { PictureHandles } from './PictureHandles';
 import { PlaceHandles } from './PlaceHandles';
 import { PointHandles, useMarquee } from './PointHandles';
 import { SeatHandles } from './SeatHandles';
@@ -116,6 +117,9 @@ export function Overlay({ unit }: { unit: number }) {
           )}
           {seats && (tab === 'words' || tab === 'seat' || tab === 'move') && (
             <SeatHandles id={lettering.id} stops={tab !== 'words'} unit={inner} toScene={toScene} />
+          )}
+          {places && placed.kind === 'picture' && (
+            <PictureHandles id={placed.id} unit={inner} toScene={toScene} />
           )}
           {places && <PlaceHandles id={placed.id} unit={inner} toScene={toScene} />}
           {marquee.box && (

@@ -9,6 +9,7 @@ import { Overlay } from './Overlay';
 import { Poses } from './Poses';
 import { ProofList } from './ProofList';
 import { useAchieved } from './playback';
+import { dropPictures } from './pictureDrop';
 import { StackStrip } from './StackStrip';
 import { TracingLayer } from './TracingLayer';
 import { Transport } from './Transport';
@@ -17,7 +18,11 @@ import { Transport } from './Transport';
 export function StageColumn() {
   const full = useEditor((s) => s.full);
   return (
-    <main className="flex min-w-0 flex-1 flex-col bg-surround px-2.5 pt-1 pb-2" aria-label="Stage">
+    <main
+      className="flex min-w-0 flex-1 flex-col bg-surround px-2.5 pt-1 pb-2"
+      aria-label="Stage"
+      onDrop={dropPictures}
+    >
       {!full && <StackStrip />}
       <Picture />
       <Transport />
@@ -85,7 +90,7 @@ function Picture() {
         }
       >
         {doc && scale > 0 && (
-          <div className="absolute shadow-sm" style={{ width, height, ...place }}>
+          <div className="absolute shadow-sm" style={{ width, height, ...place }} data-frame>
             {tracing && <TracingLayer />}
             <FrameCanvas
               shown={shown}

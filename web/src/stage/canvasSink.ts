@@ -13,6 +13,20 @@ interface Surface {
   height: number;
 }
 
+/** A bitmap with one more pixel round it, as its edge is. */
+export interface Bitmap {
+  /** Without that, px. */
+  width: number;
+  height: number;
+  pattern: CanvasPattern;
+}
+
+/**
+ * The bitmap of a picture, by its index in the scene, that is right for so many pixels across and
+ * down; none while it is on its way.
+ */
+export type Bitmaps = (index: number, across: number, down: number) => Bitmap | undefined;
+
 /** What is done with a layer when it ends. */
 interface Open {
   surface: Surface;
@@ -54,11 +68,13 @@ export class CanvasSink implements FrameSink {
 
   /**
    * @param outlines that the list names by index
+   * @param bitmaps that the list names by index
    * @param scale canvas pixels per scene pixel
    */
   constructor(
     g: Context,
     private readonly outlines: Path2D[],
+    private readonly bitmaps: Bitmaps,
     private readonly scale: number,
   ) {
     this.surface = { g, left: 0, top: 0, width: g.canvas.width, height: g.canvas.height };
@@ -92,10 +108,26 @@ export class CanvasSink implements FrameSink {
     if (paint.kind === PaintKind.PLAIN) {
       g.fillStyle = colour(paint.rgb);
       g.fill(this.area, 'nonzero');
+    } else if (paint.kind === PaintKind.IMAGE) {
+      this.fillWithImage(g, paint);
     } else {
       this.fillGraded(g, paint);
     }
     this.area = new Path2D();
+  }
+
+  /** Nothing of a picture that is not there, or not yet. */
+  private fillWithImage(g: Context, paint: FramePaint): void {
+    const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = paint.map;
+    const across = Math.hypot(a, b) * this.scale;
+    const down = Math.hypot(c, d) * this.scale;
+    const bitmap = this.bitmaps(paint.image, across, down);
+    if (!bitmap) return;
+    const { width: w, height: h, pattern } = bitmap;
+    // Round the bitmap stands one pixel of its edge, so that it does not fade out there.
+    pattern.setTransform(new DOMMatrix([a / w, b / w, c / h, d / h, e, f]).translate(-1, -1));
+    g.fillStyle = pattern;
+    g.fill(this.area, 'nonzero');
   }
 
   /** Gradients have no map of their own on a canvas: the whole canvas is mapped, the area back. */

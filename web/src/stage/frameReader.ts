@@ -6,7 +6,9 @@ export interface FramePaint {
   alpha: number;
   /** 0xRRGGBB of a plain paint. */
   rgb: number;
-  /** Of a gradient: the six numbers of its map. */
+  /** Index of the picture of one that is an image. */
+  image: number;
+  /** Of a gradient or an image: the six numbers of its map. */
   map: Float64Array;
   stops: { offset: number; rgb: number; opacity: number }[];
 }
@@ -84,19 +86,24 @@ function steps(n: Float64Array, from: number, to: number, sink: Pick<FrameSink, 
 }
 
 function paintSize(n: Float64Array, at: number): number {
-  return n[at] === PaintKind.PLAIN ? 3 : 9 + 3 * n[at + 8]!;
+  if (n[at] === PaintKind.PLAIN) return 3;
+  return n[at] === PaintKind.IMAGE ? 9 : 9 + 3 * n[at + 8]!;
 }
 
 function paint(n: Float64Array, at: number): FramePaint {
   const kind = n[at]!;
   const alpha = n[at + 1]!;
-  if (kind === PaintKind.PLAIN) return { kind, alpha, rgb: n[at + 2]!, map: NOTHING, stops: [] };
+  const paint: FramePaint = { kind, alpha, rgb: 0, image: -1, map: NOTHING, stops: [] };
+  if (kind === PaintKind.PLAIN) return { ...paint, rgb: n[at + 2]! };
+  if (kind === PaintKind.IMAGE) {
+    return { ...paint, image: n[at + 2]!, map: n.subarray(at + 3, at + 9) };
+  }
   const stops = Array.from({ length: n[at + 8]! }, (_, i) => ({
     offset: n[at + 9 + 3 * i]!,
     rgb: n[at + 10 + 3 * i]!,
     opacity: n[at + 11 + 3 * i]!,
   }));
-  return { kind, alpha, rgb: 0, map: n.subarray(at + 2, at + 8), stops };
+  return { ...paint, map: n.subarray(at + 2, at + 8), stops };
 }
 
 const NOTHING = new Float64Array(0);

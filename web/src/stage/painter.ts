@@ -1,6 +1,9 @@
 import * as core from '../core/core';
-import { CanvasSink } from './canvasSink';
+import { bitmapOf } from './bitmaps';
+import { CanvasSink, type Bitmaps } from './canvasSink';
 import { pathOf, readFrame } from './frameReader';
+
+const bitmaps: Bitmaps = (index, across, down) => bitmapOf(core.image(index), across, down);
 
 let shapes: Path2D[] = [];
 let shapesOf = -1;
@@ -100,5 +103,5 @@ function paintNumbers(
     g.fillStyle = background;
     g.fillRect(0, 0, canvas.width, canvas.height);
   }
-  readFrame(n, new CanvasSink(g, outlines(), canvas.width / width));
+  readFrame(n, new CanvasSink(g, outlines(), bitmaps, canvas.width / width));
 }

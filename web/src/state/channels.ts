@@ -1,6 +1,6 @@
 import type { Channel, ColourField, SceneDoc } from '../core/document';
 import { useEditor } from './editor';
-import { fieldOf, letteringOf, placedOf } from './items';
+import { fieldOf, letteringOf, pictureOf, placedOf } from './items';
 
 export const MAIN: Channel[] = [
   'pathOffset',
@@ -14,6 +14,10 @@ export const MAIN: Channel[] = [
 export const MORE: Channel[] = ['tracking', 'wordSpacing', 'letterTurn', 'fixedAngle'];
 export const SHOWN: Channel[] = ['revealFrom', 'revealTo', 'sweepFrom', 'sweepTo'];
 export const OF_PLACED: Channel[] = ['x', 'y', 'scale', 'rotation', 'opacity'];
+
+/** Of a picture: all of it, whatever is cropped, and how much of it is cut off. */
+export const OF_PICTURE: Channel[] = ['width', 'height'];
+export const OF_CROP: Channel[] = ['cropLeft', 'cropTop', 'cropRight', 'cropBottom'];
 
 const OF_GRADIENT: Channel[] = ['fromX', 'fromY', 'toX', 'toY'];
 
@@ -38,6 +42,7 @@ export function channelsOf(doc: SceneDoc | null, id: string | null): Channel[] {
   }
   const field = fieldOf(doc, id);
   if (field) return [...channelsOfField(field), ...appearanceOf(id)];
+  if (pictureOf(doc, id)) return [...OF_PLACED, ...OF_PICTURE, ...OF_CROP, ...appearanceOf(id)];
   return placedOf(doc, id) ? [...OF_PLACED, ...appearanceOf(id)] : [];
 }
 

@@ -1,4 +1,12 @@
-import type { ColourField, Group, Item, Lettering, Placed, SceneDoc } from '../core/document';
+import type {
+  ColourField,
+  Group,
+  Item,
+  Lettering,
+  Picture,
+  Placed,
+  SceneDoc,
+} from '../core/document';
 
 export function itemOf(doc: SceneDoc | null, id: string | null): Item | undefined {
   return doc?.items.find((i) => i.id === id);
@@ -14,16 +22,23 @@ export function letteringOf(doc: SceneDoc | null, id: string | null): Lettering 
   return item?.kind === 'lettering' ? item : undefined;
 }
 
+const PLACED = new Set<Item['kind']>(['drawing', 'group', 'colour-field', 'picture']);
+
 /** The item with an id that is put somewhere as a whole: anything known but a lettering. */
 export function placedOf(doc: SceneDoc | null, id: string | null): Placed | undefined {
   const item = itemOf(doc, id);
-  const known = item?.kind === 'drawing' || item?.kind === 'group' || item?.kind === 'colour-field';
-  return known ? item : undefined;
+  const known = item && PLACED.has(item.kind);
+  return known ? (item as Placed) : undefined;
 }
 
 export function fieldOf(doc: SceneDoc | null, id: string | null): ColourField | undefined {
   const item = itemOf(doc, id);
   return item?.kind === 'colour-field' ? item : undefined;
+}
+
+export function pictureOf(doc: SceneDoc | null, id: string | null): Picture | undefined {
+  const item = itemOf(doc, id);
+  return item?.kind === 'picture' ? item : undefined;
 }
 
 export function groupOf(doc: SceneDoc | null, id: string | null): Group | undefined {

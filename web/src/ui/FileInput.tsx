@@ -5,22 +5,25 @@ interface Props {
   input: RefObject<HTMLInputElement | null>;
   accept: string;
   testId: string;
+  /** Whether several can be chosen at once. */
+  multiple?: boolean;
   onFile: (file: File) => void;
 }
 
 /** The unseen part of a button that takes in a file; the same file can be taken again. */
-export function FileInput({ input, accept, testId, onFile }: Props) {
+export function FileInput({ input, accept, testId, multiple, onFile }: Props) {
   return (
     <input
       ref={input}
       type="file"
       accept={accept}
+      multiple={multiple}
       className="hidden"
       data-testid={testId}
       onChange={(e) => {
-        const file = e.target.files?.[0];
+        const files = [...(e.target.files ?? [])];
         e.target.value = '';
-        if (file) onFile(file);
+        files.forEach(onFile);
       }}
     />
   );

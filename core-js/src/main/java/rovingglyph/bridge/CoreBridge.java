@@ -18,7 +18,9 @@ import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.GroupTransform;
 import rovingglyph.frame.OutlineSteps;
 import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedItem;
 import rovingglyph.frame.PreparedLettering;
+import rovingglyph.frame.PreparedPicture;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
@@ -220,6 +222,25 @@ public final class CoreBridge {
   @JSExport
   public static double[] outline(int index) {
     return OutlineSteps.of(prepared.outlines().get(index));
+  }
+
+  /** The id of the kept picture that frames name by an index. */
+  @JSExport
+  public static String image(int index) {
+    return prepared.images().get(index);
+  }
+
+  /**
+   * The corners of what is left of a picture, x and y by turns, in the pixels round it; none where
+   * it is no picture or nothing is left of it.
+   */
+  @JSExport
+  public static double[] corners(String item, double time) {
+    PreparedItem picture = prepared.items().get(item);
+    if (!(picture instanceof PreparedPicture p) || p.seen(time).isEmpty()) {
+      return new double[0];
+    }
+    return p.placed(time).coordinates();
   }
 
   /** The value of a channel of an item at a time; NaN where it has no such value. */

@@ -15,6 +15,7 @@ import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
+import rovingglyph.motion.Timeline;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Group;
@@ -43,6 +44,37 @@ final class Pictures {
     NATURAL
   }
 
+  /** An edge that can be dragged inward, as its own upright is. */
+  enum Edge {
+    LEFT(Channel.CROP_LEFT),
+    TOP(Channel.CROP_TOP),
+    RIGHT(Channel.CROP_RIGHT),
+    BOTTOM(Channel.CROP_BOTTOM);
+
+    private final Channel crop;
+
+    Edge(Channel crop) {
+      this.crop = crop;
+    }
+
+    /** How much is cut off there if a point of the picture is on the edge, 0 to 1. */
+    private double share(Rect whole, Point p) {
+      return switch (this) {
+        case LEFT -> (p.x() - whole.left()) / whole.width();
+        case TOP -> (p.y() - whole.top()) / whole.height();
+        case RIGHT -> (whole.right() - p.x()) / whole.width();
+        case BOTTOM -> (whole.bottom() - p.y()) / whole.height();
+      };
+    }
+
+    private Edge opposite() {
+      return values()[(ordinal() + 2) % 4];
+    }
+  }
+
+  /** Percent that dragging an edge leaves of a picture at least. */
+  private static final double LEAST_LEFT = 1;
+
   private static final FieldType<Integer> PIXELS = Types.integer(1, Picture.LONGEST_SIDE, "px");
   private static final Field<Values, String> IMAGE = argument("image", Types.id());
   private static final Field<Values, Integer> WIDTH = argument("pixelWidth", PIXELS);
@@ -50,6 +82,8 @@ final class Pictures {
   private static final Field<Values, Double> NEW_X = argument("x", Arguments.ANY).optional();
   private static final Field<Values, Double> NEW_Y = argument("y", Arguments.ANY).optional();
   private static final Field<Values, Size> SIZE = argument("size", Types.choice(Size.values()));
+
+  private static final Field<Values, Edge> EDGE = argument("edge", Types.choice(Edge.values()));
 
   static final List<Command> ALL =
       List.of(
@@ -64,7 +98,12 @@ final class Pictures {
               List.of(ITEM, IMAGE, WIDTH, HEIGHT),
               Pictures::replace),
           Command.of(
-              "sizePicture", "Changed a size", List.of(ITEM, SIZE, PLAYHEAD), Pictures::size));
+              "sizePicture", "Changed a size", List.of(ITEM, SIZE, PLAYHEAD), Pictures::size),
+          Command.of(
+              "crop",
+              "Cropped a picture",
+              List.of(ITEM, EDGE, Arguments.X, Arguments.Y, PLAYHEAD),
+              Pictures::crop));
 
   private Pictures() {}
 
@@ -175,6 +214,21 @@ final class Pictures {
     Point centre = middle.minus(off);
     return scene.withItem(
         at.set(Map.of(Channel.SCALE, now * k, Channel.X, centre.x(), Channel.Y, centre.y())));
+  }
+
+  /** Brings an {@code edge} of the picture {@code item} to a point, in the pixels round it. */
+  private static Scene crop(Scene scene, Values v) {
+    Picture p = picture(scene, v);
+    double time = v.get(PLAYHEAD);
+    PreparedPicture prepared = new PreparedPicture(p, 0);
+    Edge edge = v.get(EDGE);
+    Point at =
+        Place.map(p, time).inverse().apply(new Point(v.get(Arguments.X), v.get(Arguments.Y)));
+    double other = Timeline.value(p.movable(edge.opposite().crop), time);
+    double most = Math.max(0, 100 - LEAST_LEFT - edge.opposite().crop.clamp(other));
+    double wanted = 100 * edge.share(prepared.whole(time), at);
+    Map<Channel, Double> cut = Map.of(edge.crop, Math.min(Math.max(wanted, 0), most));
+    return scene.withItem(new Setting(scene, p, time).set(cut));
   }
 
   /** How many times as large a mapped box has to be so that its own box just fits into a frame. */

@@ -15,7 +15,7 @@ import rovingglyph.type.Outline;
  *
  * @param map of its own pixels to those round it
  */
-record PlacedRect(Rect box, Affine map) {
+public record PlacedRect(Rect box, Affine map) {
   /** Its corners in the pixels round it, clockwise from the upper left. */
   private List<Point> corners() {
     return List.of(
@@ -25,17 +25,22 @@ record PlacedRect(Rect box, Affine map) {
         map.apply(new Point(box.left(), box.bottom())));
   }
 
+  /** The corners as x and y by turns. */
+  public double[] coordinates() {
+    double[] out = new double[8];
+    List<Point> p = corners();
+    for (int i = 0; i < p.size(); i++) {
+      out[2 * i] = p.get(i).x();
+      out[2 * i + 1] = p.get(i).y();
+    }
+    return out;
+  }
+
   /** Adds an area of it to a frame. */
   void fill(Frame frame, FramePaint paint) {
     frame.fill(paint);
     frame.beginInline();
-    double[] points = new double[8];
-    List<Point> p = corners();
-    for (int i = 0; i < p.size(); i++) {
-      points[2 * i] = p.get(i).x();
-      points[2 * i + 1] = p.get(i).y();
-    }
-    frame.polygon(points);
+    frame.polygon(coordinates());
     frame.endInline();
   }
 

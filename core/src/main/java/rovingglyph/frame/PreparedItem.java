@@ -1,7 +1,7 @@
 package rovingglyph.frame;
 
 /** An item that holds no others, ready to be evaluated at any time in seconds. */
-interface PreparedItem {
+public interface PreparedItem {
   /**
    * Its opacity as a whole, 0 to 1, where parts of it lie over each other: they do not show through
    * then. What it paints is to be faded by this.

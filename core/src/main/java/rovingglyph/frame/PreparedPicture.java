@@ -30,7 +30,7 @@ public record PreparedPicture(Picture picture, int image) implements PreparedIte
     Rect whole = whole(time);
     Affine square = new Affine(whole.width(), 0, 0, whole.height(), whole.left(), whole.top());
     FramePaint paint = FramePaint.image(image, map.times(square), alpha);
-    new PlacedRect(seen, map).fill(list, paint);
+    placed(time).fill(list, paint);
   }
 
   /** All of it in its own pixels, cropped or not. */
@@ -50,13 +50,17 @@ public record PreparedPicture(Picture picture, int image) implements PreparedIte
     return left < right && top < bottom ? new Rect(left, top, right, bottom) : Rect.EMPTY;
   }
 
+  /** What is left of it when it is cropped, where it stands. */
+  public PlacedRect placed(double time) {
+    return new PlacedRect(seen(time), Place.map(picture, time));
+  }
+
   private double value(Channel c, double time) {
     return c.clamp(Timeline.value(picture.movable(c), time));
   }
 
   @Override
   public boolean touches(double time, Window spot) {
-    Rect seen = seen(time);
-    return !seen.isEmpty() && new PlacedRect(seen, Place.map(picture, time)).touches(spot);
+    return !seen(time).isEmpty() && placed(time).touches(spot);
   }
 }

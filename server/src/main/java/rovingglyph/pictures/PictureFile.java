@@ -41,6 +41,10 @@ public final class PictureFile {
   private static final int SVG_SIDE = 4096;
 
   private static final int SECONDS = 30;
+
+  /** Of computing for an SVG: filters can ask for any amount. */
+  private static final int SVG_SECONDS = 10;
+
   private static final String MEMORY = "--as=3221225472";
 
   /** Decoders at work at one time; what waits longer than its client does is refused by that. */
@@ -97,7 +101,17 @@ public final class PictureFile {
     } else if (type.equals("image/avif")) {
       Path png = folder.resolve("in.png");
       Path avif = Files.move(in, folder.resolve("in.avif"));
-      run(folder, "libavif-bin", "avifdec", "-j", "2", "-d", "8", avif.toString(), png.toString());
+      run(
+          folder,
+          SECONDS,
+          "libavif-bin",
+          "avifdec",
+          "-j",
+          "2",
+          "-d",
+          "8",
+          avif.toString(),
+          png.toString());
       in = png;
     }
     Path out = Files.createDirectory(folder.resolve("out"));
@@ -134,6 +148,7 @@ public final class PictureFile {
     Path png = folder.resolve("in.png");
     run(
         folder,
+        SVG_SECONDS,
         "librsvg2-bin",
         "rsvg-convert",
         "--width=" + Math.max(1, Math.round(size[0] * times)),
@@ -148,6 +163,7 @@ public final class PictureFile {
       throws Unusable, IOException, InterruptedException {
     return run(
         folder,
+        SECONDS,
         "openjdk-17-jre-headless",
         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
         "-Xmx192m",
@@ -163,13 +179,13 @@ public final class PictureFile {
         out.toString());
   }
 
-  private static List<String> run(Path folder, String debianPackage, String... command)
+  private static List<String> run(Path folder, int seconds, String debianPackage, String... command)
       throws Unusable, IOException, InterruptedException {
     Path said = folder.resolve("said");
     Path failed = folder.resolve("failed");
     List<String> limited =
         new ArrayList<>(
-            List.of("prlimit", MEMORY, "--cpu=" + SECONDS, "--fsize=" + (1L << 29), "--core=0"));
+            List.of("prlimit", MEMORY, "--cpu=" + seconds, "--fsize=" + (1L << 29), "--core=0"));
     limited.addAll(List.of(command));
     ProcessBuilder builder =
         new ProcessBuilder(limited)
@@ -179,8 +195,8 @@ public final class PictureFile {
     builder.environment().put("MALLOC_ARENA_MAX", "2");
     Process p = builder.start();
     try {
-      if (!p.waitFor(2 * SECONDS, TimeUnit.SECONDS)) {
-        throw new Unusable("The picture takes too long to read: more than " + SECONDS + " seconds");
+      if (!p.waitFor(2L * seconds, TimeUnit.SECONDS)) {
+        throw tooLong(seconds);
       }
     } finally {
       p.destroyForcibly();
@@ -188,7 +204,15 @@ public final class PictureFile {
     if (p.exitValue() == 0) {
       return Files.readAllLines(said);
     }
-    throw refused(p.exitValue(), Files.readString(failed, StandardCharsets.UTF_8), debianPackage);
+    int exit = p.exitValue();
+    if (exit == 128 + 24 || exit == 128 + 9) {
+      throw tooLong(seconds);
+    }
+    throw refused(exit, Files.readString(failed, StandardCharsets.UTF_8), debianPackage);
+  }
+
+  private static Unusable tooLong(int seconds) {
+    return new Unusable("The picture takes too long to read: more than " + seconds + " seconds");
   }
 
   /** What to tell of a decoder that failed; it throws where that is no fault of the picture's. */
@@ -196,9 +220,6 @@ public final class PictureFile {
       throws IOException {
     if (exit == 127 || failed.contains("failed to execute")) {
       throw new IOException("A program is missing: install Debian's " + debianPackage);
-    }
-    if (exit == 128 + 24 || exit == 128 + 9) {
-      return new Unusable("The picture takes too long to read: more than " + SECONDS + " seconds");
     }
     String first = failed.lines().findFirst().orElse("").strip();
     boolean own = exit == 2 && first.startsWith("It ");

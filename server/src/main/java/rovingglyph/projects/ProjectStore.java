@@ -100,6 +100,12 @@ public class ProjectStore {
         .params(copy.id(), id)
         .update();
     jdbc.sql(
+            "insert into project_picture (project_id, picture_id, name)"
+                + " select ?, picture_id, name from project_picture where project_id = ?"
+                + " order by place")
+        .params(copy.id(), id)
+        .update();
+    jdbc.sql(
             "insert into project_typeface (project_id, typeface_id)"
                 + " select ?, typeface_id from project_typeface where project_id = ?")
         .params(copy.id(), id)

@@ -1,15 +1,20 @@
-package rovingglyph.projects;
+package rovingglyph.demo;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.UUID;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import rovingglyph.pictures.PictureStore;
+import rovingglyph.projects.ProjectStore;
 
 /** Puts the demo project into an empty database. */
 @Component
@@ -24,16 +29,33 @@ class DemoProject implements ApplicationRunner {
           "opening-stamp",
           "pennant-line");
 
+  /** With the name that each has; scenes name them by the ids made from their files. */
+  private static final Map<String, String> PICTURES = Map.of("pier-at-dusk.svg", "Pier at dusk");
+
   private static final long LOCK = 0x524F56494E47L;
 
   private final ProjectStore projects;
+  private final PictureStore pictures;
   private final JdbcClient jdbc;
   private final TransactionTemplate transaction;
 
-  DemoProject(ProjectStore projects, JdbcClient jdbc, TransactionTemplate transaction) {
+  DemoProject(
+      ProjectStore projects,
+      PictureStore pictures,
+      JdbcClient jdbc,
+      TransactionTemplate transaction) {
     this.projects = projects;
+    this.pictures = pictures;
     this.jdbc = jdbc;
     this.transaction = transaction;
+  }
+
+  private static byte[] picture(String file) {
+    try {
+      return new ClassPathResource("demo/pictures/" + file).getContentAsByteArray();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   @Override
@@ -49,7 +71,8 @@ class DemoProject implements ApplicationRunner {
           // Several nodes may start on one empty database at once.
           jdbc.sql("select pg_advisory_xact_lock(?)").param(LOCK).query(rs -> {});
           if (projects.isEmpty()) {
-            projects.create("Saltmarsh Kite Fair", documents);
+            UUID project = projects.create("Saltmarsh Kite Fair", documents).id();
+            PICTURES.forEach((file, name) -> pictures.keep(project, name, picture(file)));
           }
         });
   }

@@ -1,0 +1,2 @@
+/** The project that an empty database begins with. */
+package rovingglyph.demo;

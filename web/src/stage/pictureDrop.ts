@@ -1,0 +1,71 @@
+import { useEditor } from '../state/editor';
+import { notify } from '../state/notices';
+import { addPictureFiles, PICTURE_FILES, picturesOf } from '../state/pictures';
+
+/** Takes in pictures dropped on the stage: on the frame where they are dropped, else in its middle. */
+export function dropPictures(e: React.DragEvent): void {
+  const files = [...e.dataTransfer.files];
+  if (files.length === 0) return;
+  e.preventDefault();
+  e.stopPropagation();
+  takeIn(files, placeOf(e));
+}
+
+function takeIn(files: File[], at?: [number, number]): void {
+  const pictures = picturesOf(files);
+  if (pictures.length < files.length) {
+    const other = files.find((f) => !pictures.includes(f));
+    notify(`${other?.name ?? 'The file'} is no picture: PNG, JPEG, WebP, AVIF, GIF or SVG.`);
+  }
+  if (pictures.length > 0) void addPictureFiles(pictures, at);
+}
+
+/** A place on the frame, in scene pixels. */
+function placeOf(e: React.DragEvent): [number, number] | undefined {
+  const box = document.querySelector('[data-frame]')?.getBoundingClientRect();
+  const { doc } = useEditor.getState();
+  if (!box || !doc) return undefined;
+  const x = ((e.clientX - box.left) / box.width) * doc.width;
+  const y = ((e.clientY - box.top) / box.height) * doc.height;
+  const inside = x >= 0 && x <= doc.width && y >= 0 && y <= doc.height;
+  return inside ? [Math.round(x), Math.round(y)] : undefined;
+}
+
+/**
+ * Takes in pictures that are pasted, and sees that a file dropped beside the stage does not take the
+ * place of the page. Gives what ends it.
+ */
+export function takeFiles(): () => void {
+  const over = (e: DragEvent) => {
+    if (e.dataTransfer?.types.includes('Files')) e.preventDefault();
+  };
+  const dropped = (e: DragEvent) => {
+    if (!e.dataTransfer?.files.length) return;
+    e.preventDefault();
+    notify('Drop pictures on the stage.');
+  };
+  const pasted = (e: ClipboardEvent) => {
+    const files = [...(e.clipboardData?.files ?? [])];
+    if (files.length === 0) return;
+    e.preventDefault();
+    takeIn(files);
+  };
+  window.addEventListener('dragover', over);
+  window.addEventListener('drop', dropped);
+  window.addEventListener('paste', pasted);
+  return () => {
+    window.removeEventListener('dragover', over);
+    window.removeEventListener('drop', dropped);
+    window.removeEventListener('paste', pasted);
+  };
+}
+
+/** Opens the browser's own dialog for picture files. */
+export function choosePictures(): void {
+  const input = document.createElement('input');
+  input.type = 'file';
+  input.multiple = true;
+  input.accept = PICTURE_FILES;
+  input.onchange = () => takeIn([...(input.files ?? [])]);
+  input.click();
+}

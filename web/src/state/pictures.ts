@@ -1,0 +1,129 @@
+import { QueryClient, useQuery } from '@tanstack/react-query';
+import { api, ServerError, type KeptPicture } from '../api/client';
+import { applyEdit, select, useEditor } from './editor';
+import { newId } from './itemActions';
+import { notify } from './notices';
+
+/** What a browser's dialog offers; what a file is, the server tells from its content. */
+export const PICTURE_FILES =
+  '.png,.jpg,.jpeg,.webp,.avif,.gif,.svg,image/png,image/jpeg,image/webp,image/avif,image/gif,image/svg+xml';
+
+const LARGEST = 40_000_000;
+
+/** Between pictures that come together, px: so that each is seen. */
+const STEP = 40;
+
+/** The pictures that the project keeps. */
+export function usePictures() {
+  const project = useEditor((s) => s.projectId);
+  return useQuery({
+    queryKey: ['pictures', project],
+    queryFn: () => api.pictures(project!),
+    enabled: project !== null,
+  });
+}
+
+/** What is asked of the server again once something of it has changed. */
+let queries: QueryClient | null = null;
+
+export function keepFresh(client: QueryClient): void {
+  queries = client;
+}
+
+function refresh(): void {
+  void queries?.invalidateQueries({ queryKey: ['pictures'] });
+}
+
+const isPicture = (f: File) => f.type.startsWith('image/') || /\.(avif|webp|svg)$/i.test(f.name);
+
+/** The pictures among files that were dropped or pasted. */
+export function picturesOf(files: Iterable<File> | null | undefined): File[] {
+  return [...(files ?? [])].filter(isPicture);
+}
+
+/** Keeps a file with the project; null, and a word on it, if it cannot be used. */
+async function keep(file: File): Promise<KeptPicture | null> {
+  const project = useEditor.getState().projectId;
+  if (!project) return null;
+  if (file.size > LARGEST) {
+    notify(`${file.name} has more than 40 MB; make it smaller.`, 'error');
+    return null;
+  }
+  try {
+    const name = file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 200);
+    return await api.keepPicture(project, name, file);
+  } catch (e) {
+    notify(`${file.name}: ${e instanceof Error ? e.message : 'it could not be kept'}`, 'error');
+    return null;
+  }
+}
+
+/** Takes in picture files, each as an item with its middle at a place, else in the frame's. */
+export async function addPictureFiles(files: File[], at?: [number, number]): Promise<void> {
+  let placed = 0;
+  const scene = useEditor.getState().sceneId;
+  for (const [i, file] of files.entries()) {
+    if (files.length > 1 || file.size > 2_000_000) {
+      notify(`Taking in ${file.name}${files.length > 1 ? `, ${i + 1} of ${files.length}` : ''}`);
+    }
+    const kept = await keep(file);
+    // Another scene may have been opened meanwhile: the project has the picture, that is enough.
+    if (kept && useEditor.getState().sceneId === scene) addPicture(kept, at, STEP * placed++);
+  }
+  refresh();
+}
+
+/** Adds a kept picture as an item and opens Dress. */
+export function addPicture(kept: KeptPicture, at?: [number, number], aside = 0): void {
+  const id = newId();
+  const { doc } = useEditor.getState();
+  if (!doc) return;
+  const [x, y] = at ?? [doc.width / 2, doc.height / 2];
+  const problems = applyEdit({
+    op: 'addPicture',
+    id,
+    name: kept.name,
+    image: kept.id,
+    pixelWidth: kept.width,
+    pixelHeight: kept.height,
+    x: x + aside,
+    y: y + aside,
+  });
+  if (problems.length > 0) return;
+  select(id);
+  useEditor.setState({ tab: 'dress' });
+}
+
+/** Puts a kept picture in the place of an item's. */
+export function replaceWith(item: string, kept: KeptPicture): void {
+  applyEdit({
+    op: 'replacePicture',
+    item,
+    image: kept.id,
+    pixelWidth: kept.width,
+    pixelHeight: kept.height,
+  });
+}
+
+/** The same from a file. */
+export async function replaceWithFile(item: string, file: File): Promise<void> {
+  const kept = await keep(file);
+  refresh();
+  if (kept) replaceWith(item, kept);
+}
+
+/** Takes a picture out of the project; of one that scenes show, it is asked first. */
+export async function removePicture(picture: KeptPicture): Promise<void> {
+  const project = useEditor.getState().projectId;
+  if (!project) return;
+  try {
+    await api.removePicture(project, picture.id, false);
+  } catch (e) {
+    const used = e instanceof ServerError && e.status === 409;
+    if (!used) notify(e instanceof Error ? e.message : 'It could not be removed', 'error');
+    else if (confirm(`${e.message}. Take it out of the project's list all the same?`)) {
+      await api.removePicture(project, picture.id, true);
+    }
+  }
+  refresh();
+}

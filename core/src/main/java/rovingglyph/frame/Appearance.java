@@ -47,11 +47,15 @@ final class Appearance {
     this.isolated = isolated;
     this.time = time;
     this.scale = scale;
+    double variance = 0;
     for (Effect e : properties.effects()) {
       if (!e.off() && e.kind() == Effect.Kind.BLUR) {
-        blur(effects, blurOf(e));
+        double deviation = blurOf(e);
+        variance += deviation * deviation;
       }
     }
+    // One blur after another is a single one whose variance is the sum of theirs.
+    blur(effects, Math.sqrt(variance));
   }
 
   /** The standard deviation of a blur now, in scene pixels. */

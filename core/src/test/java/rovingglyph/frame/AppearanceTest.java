@@ -54,6 +54,15 @@ class AppearanceTest {
     return frame(document(kind, more), 0).stream().map(FrameEntries.Entry::op).toList();
   }
 
+  @Test
+  void oneBlurAfterAnotherIsASingleOne() {
+    String two =
+        "\"effects\":[{\"id\":\"e\",\"kind\":\"blur\",\"stdDeviation\":12},"
+            + "{\"id\":\"f\",\"kind\":\"blur\",\"stdDeviation\":5}]";
+    assertThat(frame(document("drawing", two), 0))
+        .isEqualTo(frame(document("drawing", BLUR.formatted(13)), 0));
+  }
+
   @ParameterizedTest
   @MethodSource("kinds")
   void asksForLayersOnlyWhereItDoesSomething(String kind) {

@@ -92,9 +92,10 @@ final class RandomScenes {
 
   private String item() {
     String id = "i" + ids++;
-    return switch (random.nextInt(3)) {
+    return switch (random.nextInt(4)) {
       case 0 -> lettering(id);
       case 1 -> drawing(id);
+      case 2 -> picture(id);
       default -> field(id);
     };
   }
@@ -139,6 +140,30 @@ final class RandomScenes {
             value(30, 100),
             colour(),
             colour(),
+            appearance());
+  }
+
+  private String picture(String id) {
+    List<String> all = KeptPictures.ids();
+    return """
+        {"kind":"picture","id":"%s","image":"%s","pixelWidth":320,"pixelHeight":240,"centre":[%d,10],
+         "x":%s,"y":%s,"width":%s,"height":%s,"scale":%s,"rotation":%s,"opacity":%s,
+         "cropLeft":%s,"cropTop":%s,"cropRight":%s,"cropBottom":%s%s}"""
+        .formatted(
+            id,
+            all.get(random.nextInt(all.size())),
+            random.nextInt(60) - 30,
+            value(60, 420),
+            value(40, 230),
+            value(80, 500),
+            value(60, 400),
+            value(0.3, 1.5),
+            value(0, 360),
+            value(30, 100),
+            value(0, 40),
+            random.nextInt(3) == 0 ? value(0, 40) : "0",
+            random.nextInt(3) == 0 ? value(0, 40) : "0",
+            value(0, 40),
             appearance());
   }
 

@@ -12,6 +12,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.formats.EmbeddedBitmaps;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Images;
@@ -36,7 +37,10 @@ class SvgAppearanceTest {
     String document = new RandomScenes(seed).forSvg();
     PreparedScene scene = Preparation.prepare(SceneCodec.read(document), SHAPER);
     Page page = Browser.context(scene.scene().width(), scene.scene().height()).newPage();
-    page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
+    page.setContent(
+        "<body style='margin:0'>"
+            + AnimatedSvg.write(scene, new EmbeddedBitmaps(KeptPictures.bitmaps()))
+            + "</body>");
     Random random = new Random(seed);
     for (int i = 0; i < 3; i++) {
       double t = random.nextInt(99) / 25.0 + 0.002 + random.nextDouble() * 0.036;
@@ -48,7 +52,8 @@ class SvgAppearanceTest {
           }""",
           t);
       BufferedImage shot = ImageIO.read(new ByteArrayInputStream(page.screenshot()));
-      PictureTest.Difference d = PictureTest.Difference.of(Images.of(scene, t), shot);
+      PictureTest.Difference d =
+          PictureTest.Difference.of(Images.of(scene, KeptPictures.bitmaps(), 1, t), shot);
       assertThat(d.share()).as("seed " + seed + " at " + t + ": " + d).isLessThan(0.001);
       assertThat(d.mean()).as("seed " + seed + " at " + t + ": " + d).isLessThan(0.8);
     }

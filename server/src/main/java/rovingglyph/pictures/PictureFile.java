@@ -1,5 +1,6 @@
 package rovingglyph.pictures;
 
+import java.io.File;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -9,6 +10,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.svgimport.SvgSize;
@@ -173,10 +175,17 @@ public final class PictureFile {
         "-XX:ReservedCodeCacheSize=32m",
         "-Xshare:auto",
         "-cp",
-        System.getProperty("java.class.path"),
+        classPath(),
         PictureLevels.class.getName(),
         in.toString(),
         out.toString());
+  }
+
+  /** This program's own; the decoder works in another folder. */
+  private static String classPath() {
+    return Stream.of(System.getProperty("java.class.path").split(File.pathSeparator))
+        .map(p -> Path.of(p).toAbsolutePath().toString())
+        .collect(Collectors.joining(File.pathSeparator));
   }
 
   private static List<String> run(Path folder, int seconds, String debianPackage, String... command)
@@ -220,6 +229,9 @@ public final class PictureFile {
       throws IOException {
     if (exit == 127 || failed.contains("failed to execute")) {
       throw new IOException("A program is missing: install Debian's " + debianPackage);
+    }
+    if (failed.contains("Could not find or load main class")) {
+      throw new IOException("The decoder of pictures did not start: " + failed.strip());
     }
     String first = failed.lines().findFirst().orElse("").strip();
     boolean own = exit == 2 && first.startsWith("It ");

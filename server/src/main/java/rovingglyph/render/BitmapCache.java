@@ -8,6 +8,8 @@ import io.github.humbleui.skija.ColorType;
 import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.ImageInfo;
+import io.github.humbleui.skija.Surface;
+import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.Iterator;
@@ -15,7 +17,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** The bitmaps of a scene's pictures as they were decoded last. For one thread. */
+/**
+ * The bitmaps of a scene's pictures as they were decoded last, each with one more pixel round it,
+ * as its edge is. For one thread.
+ */
 final class BitmapCache implements AutoCloseable {
   /** Bytes of decoded bitmaps that are kept; the one that is needed now is kept in any case. */
   private static final long MOST = 400L << 20;
@@ -69,7 +74,34 @@ final class BitmapCache implements AutoCloseable {
     return 4L * image.getWidth() * image.getHeight();
   }
 
+  /** A bitmap with its outermost pixels once more round it. */
   private static Image decode(byte[] file) {
+    try (Image image = plain(file);
+        Surface framed =
+            Raster.surface(
+                image
+                    .getImageInfo()
+                    .withWidthHeight(image.getWidth() + 2, image.getHeight() + 2))) {
+      int w = image.getWidth();
+      int h = image.getHeight();
+      // From, how many, to: the edge before, all of it, the edge behind.
+      int[][] columns = {{0, 1, 0}, {0, w, 1}, {w - 1, 1, w + 1}};
+      int[][] rows = {{0, 1, 0}, {0, h, 1}, {h - 1, 1, h + 1}};
+      for (int[] c : columns) {
+        for (int[] r : rows) {
+          framed
+              .getCanvas()
+              .drawImageRect(
+                  image,
+                  Rect.makeXYWH(c[0], r[0], c[1], r[1]),
+                  Rect.makeXYWH(c[2], r[2], c[1], r[1]));
+        }
+      }
+      return framed.makeImageSnapshot();
+    }
+  }
+
+  private static Image plain(byte[] file) {
     try (Data data = Data.makeFromBytes(file);
         Codec codec = Codec.makeFromData(data);
         Bitmap pixels = new Bitmap()) {

@@ -94,6 +94,10 @@ final class SkiaSink implements FrameSink, AutoCloseable {
         outlines.get(index), matrix(n[at], n[at + 1], n[at + 2], n[at + 3], n[at + 4], n[at + 5]));
   }
 
+  private static Matrix33 matrix(Affine m) {
+    return matrix(m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+  }
+
   private static Matrix33 matrix(double a, double b, double c, double d, double e, double f) {
     return new Matrix33((float) a, (float) c, (float) e, (float) b, (float) d, (float) f, 0, 0, 1);
   }
@@ -166,10 +170,12 @@ final class SkiaSink implements FrameSink, AutoCloseable {
     if (image == null) {
       return Shader.makeColor(0);
     }
-    double w = image.getWidth();
-    double h = image.getHeight();
-    Matrix33 map = matrix(m.a() / w, m.b() / w, m.c() / h, m.d() / h, m.e(), m.f());
-    return image.makeShader(FilterTileMode.CLAMP, FilterTileMode.CLAMP, SamplingMode.LINEAR, map);
+    // The pixel round it is there so that it does not fade out at its edge.
+    Affine pixels =
+        m.times(new Affine(1.0 / (image.getWidth() - 2), 0, 0, 1.0 / (image.getHeight() - 2), 0, 0))
+            .times(Affine.translate(-1, -1));
+    return image.makeShader(
+        FilterTileMode.DECAL, FilterTileMode.DECAL, SamplingMode.LINEAR, matrix(pixels));
   }
 
   private static Shader gradient(FramePaint p) {
@@ -179,8 +185,7 @@ final class SkiaSink implements FrameSink, AutoCloseable {
     }
     float[] offsets = floats(p.offsets());
     Affine m = p.map();
-    Matrix33 map = matrix(m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
-    GradientStyle style = new GradientStyle(FilterTileMode.CLAMP, false, map);
+    GradientStyle style = new GradientStyle(FilterTileMode.CLAMP, false, matrix(m));
     ColorSpace srgb = ColorSpace.getSRGB();
     return p.kind() == FramePaint.Kind.LINEAR
         ? Shader.makeLinearGradient(0, 0, 1, 0, colours, srgb, offsets, style)

@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Random;
 import javax.imageio.ImageIO;
 
 /** Pictures of four plain quarters: red, green, blue and white from the upper left, by rows. */
@@ -45,6 +46,35 @@ public final class MadePictures {
     for (int y = h / 2; y < h; y++) {
       for (int x = w / 2; x < w; x++) {
         image.setRGB(x, y, 0);
+      }
+    }
+    return file("png", image);
+  }
+
+  /** A picture without plain areas: bands of colour with grain, as a photograph has. */
+  public static byte[] landscape(String format, int w, int h) throws IOException {
+    Random random = new Random(w * 31L + h);
+    BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < h; y++) {
+      for (int x = 0; x < w; x++) {
+        double wave = Math.sin(x / 17.0 + Math.sin(y / 23.0) * 3);
+        int r = (int) (120 + 80 * wave) + random.nextInt(20);
+        int g = 230 * y / h + random.nextInt(20);
+        int b = (int) (110 + 90 * Math.cos((x + y) / 31.0)) + random.nextInt(20);
+        image.setRGB(x, y, r << 16 | g << 8 | b);
+      }
+    }
+    return file(format, image);
+  }
+
+  /** A disc of one colour that fades out towards its rim. */
+  public static byte[] disc(int side) throws IOException {
+    BufferedImage image = new BufferedImage(side, side, BufferedImage.TYPE_INT_ARGB);
+    for (int y = 0; y < side; y++) {
+      for (int x = 0; x < side; x++) {
+        double far = Math.hypot(x + 0.5 - side / 2.0, y + 0.5 - side / 2.0) / (side / 2.0);
+        int alpha = (int) Math.round(255 * Math.min(Math.max((1 - far) * 2, 0), 1));
+        image.setRGB(x, y, alpha << 24 | 0xC4472D);
       }
     }
     return file("png", image);

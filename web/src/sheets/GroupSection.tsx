@@ -1,19 +1,13 @@
 import type { Group } from '../core/document';
-import { applyEdit, select, useEditor } from '../state/editor';
+import { select, useEditor } from '../state/editor';
 import { nameOf } from '../state/items';
 import { ungroup } from '../state/itemActions';
 import { changePlaced } from '../state/values';
-import { NumberField } from '../ui/NumberField';
+import { CentreFields } from './CentreFields';
 
 /** The name of a group, what it turns about, and what is in it. */
 export function GroupSection({ group }: { group: Group }) {
   const doc = useEditor((s) => s.doc);
-  const [x, y] = group.centre;
-  const about = (centre: { x?: number; y?: number }) =>
-    applyEdit(
-      { op: 'centre', item: group.id, time: useEditor.getState().time, ...centre },
-      `${group.id}.centre`,
-    );
   return (
     <section className="section">
       <h2 className="section-title">Group</h2>
@@ -29,8 +23,7 @@ export function GroupSection({ group }: { group: Group }) {
           }}
         />
       </label>
-      <NumberField label="Turns about x" unit="px" value={x} onChange={(v) => about({ x: v })} />
-      <NumberField label="Turns about y" unit="px" value={y} onChange={(v) => about({ y: v })} />
+      <CentreFields item={group.id} centre={group.centre} />
       <p className="mt-2 mb-1 text-[12px] text-soft">In it, back to front</p>
       <ul className="space-y-1">
         {group.members.map((id) => (

@@ -121,7 +121,14 @@ export function Overlay({ unit }: { unit: number }) {
           {places && placed.kind === 'picture' && (
             <PictureHandles id={placed.id} unit={inner} toScene={toScene} />
           )}
-          {places && <PlaceHandles id={placed.id} unit={inner} toScene={toScene} />}
+          {places && (
+            <PlaceHandles
+              id={placed.id}
+              scales={placed.kind !== 'picture'}
+              unit={inner}
+              toScene={toScene}
+            />
+          )}
           {marquee.box && (
             <rect
               x={marquee.box[0]}

@@ -4,6 +4,8 @@ import { usePlaceDrags } from './usePlaceDrags';
 
 interface Props {
   id: string;
+  /** Whether it is scaled here, and not at corners of its own. */
+  scales: boolean;
   unit: number;
   toScene: ToScene;
 }
@@ -11,7 +13,7 @@ interface Props {
 const RING = 58;
 
 /** Of a picture or group: its centre to move it by, and a ring round that to turn and scale it by. */
-export function PlaceHandles({ id, unit, toScene }: Props) {
+export function PlaceHandles({ id, scales, unit, toScene }: Props) {
   const { x, y, turn, move, rotate, scale } = usePlaceDrags(id, unit, toScene);
   const away = (degrees: number) => {
     const a = ((turn + degrees) * Math.PI) / 180;
@@ -36,15 +38,17 @@ export function PlaceHandles({ id, unit, toScene }: Props) {
         onDown={rotate}
         testId="place-turn"
       />
-      <Handle
-        {...away(45)}
-        unit={unit}
-        square
-        small
-        title="Drag outward for larger, inward for smaller"
-        onDown={scale}
-        testId="place-scale"
-      />
+      {scales && (
+        <Handle
+          {...away(45)}
+          unit={unit}
+          square
+          small
+          title="Drag outward for larger, inward for smaller"
+          onDown={scale}
+          testId="place-scale"
+        />
+      )}
       <Handle
         x={x}
         y={y}

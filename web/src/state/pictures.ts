@@ -112,18 +112,21 @@ export async function replaceWithFile(item: string, file: File): Promise<void> {
   if (kept) replaceWith(item, kept);
 }
 
-/** Takes a picture out of the project; of one that scenes show, it is asked first. */
-export async function removePicture(picture: KeptPicture): Promise<void> {
+/**
+ * Takes a picture out of the project's list.
+ *
+ * @param even whether scenes may show it
+ * @returns where it is shown, in words, if it was left there for that
+ */
+export async function removePicture(picture: KeptPicture, even: boolean): Promise<string | null> {
   const project = useEditor.getState().projectId;
-  if (!project) return;
+  if (!project) return null;
   try {
-    await api.removePicture(project, picture.id, false);
+    await api.removePicture(project, picture.id, even);
   } catch (e) {
-    const used = e instanceof ServerError && e.status === 409;
-    if (!used) notify(e instanceof Error ? e.message : 'It could not be removed', 'error');
-    else if (confirm(`${e.message}. Take it out of the project's list all the same?`)) {
-      await api.removePicture(project, picture.id, true);
-    }
+    if (e instanceof ServerError && e.status === 409) return e.message;
+    notify(e instanceof Error ? e.message : 'The picture could not be removed', 'error');
   }
   refresh();
+  return null;
 }

@@ -6,8 +6,8 @@ import { OF_CROP, OF_PICTURE, OF_PLACED } from '../../state/channels';
 import { applyEdit, useEditor } from '../../state/editor';
 import { PICTURE_FILES, replaceWithFile } from '../../state/pictures';
 import { FileInput } from '../../ui/FileInput';
-import { Fold } from '../../ui/Fold';
 import { MovableField } from '../../ui/MovableField';
+import { CentreFields } from '../CentreFields';
 import { Thumbnail } from './Thumbnail';
 
 const SIZES = [
@@ -59,11 +59,11 @@ export function PictureSection({ picture }: { picture: Picture }) {
       {[...OF_PLACED, ...OF_PICTURE].map((c) => (
         <MovableField key={c} item={picture.id} channel={c} />
       ))}
-      <Fold title="Crop">
-        {OF_CROP.map((c) => (
-          <MovableField key={c} item={picture.id} channel={c} />
-        ))}
-      </Fold>
+      <CentreFields item={picture.id} centre={picture.centre ?? [0, 0]} />
+      <h3 className="mt-3 mb-1 font-medium">Crop</h3>
+      {OF_CROP.map((c) => (
+        <MovableField key={c} item={picture.id} channel={c} />
+      ))}
       <FileInput
         input={input}
         accept={PICTURE_FILES}

@@ -1,12 +1,20 @@
 import { ImagePlus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import type { KeptPicture } from '../../api/client';
 import { choosePictures } from '../../stage/pictureDrop';
 import { addPicture, removePicture, usePictures } from '../../state/pictures';
 import { IconButton } from '../../ui/IconButton';
+import { Modal } from '../../ui/Modal';
 import { Thumbnail } from './Thumbnail';
 
 /** The pictures that the project keeps, to be used again, and new ones. */
 export function ProjectPictures() {
   const pictures = usePictures().data ?? [];
+  const [asked, setAsked] = useState<{ picture: KeptPicture; shown: string } | null>(null);
+  const remove = async (picture: KeptPicture) => {
+    const shown = await removePicture(picture, false);
+    if (shown) setAsked({ picture, shown });
+  };
   return (
     <section className="section">
       <h2 className="section-title">Pictures of this project</h2>
@@ -26,7 +34,7 @@ export function ProjectPictures() {
               <span className="absolute -top-1.5 -right-1.5 rounded-full border border-rule bg-sheet opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 pointer-coarse:opacity-100">
                 <IconButton
                   label={`Take ${p.name} out of this project`}
-                  onClick={() => void removePicture(p)}
+                  onClick={() => void remove(p)}
                 >
                   <Trash2 className="size-3.5" />
                 </IconButton>
@@ -41,6 +49,31 @@ export function ProjectPictures() {
       <p className="mt-1.5 text-[12px] leading-snug text-soft">
         PNG, JPEG, WebP, AVIF, GIF or SVG. Or drop them on the stage, or paste one.
       </p>
+      <Modal
+        title={`Take ${asked?.picture.name ?? 'it'} out of this project?`}
+        open={asked !== null}
+        onClose={() => setAsked(null)}
+      >
+        <p className="mb-4 leading-relaxed">
+          {asked?.shown}. It stays there, and goes from this list; it can be added again from its
+          file.
+        </p>
+        <div className="flex justify-end gap-2">
+          <button type="button" className="btn" onClick={() => setAsked(null)}>
+            Leave it
+          </button>
+          <button
+            type="button"
+            className="btn-main"
+            onClick={() => {
+              if (asked) void removePicture(asked.picture, true);
+              setAsked(null);
+            }}
+          >
+            Take it out
+          </button>
+        </div>
+      </Modal>
     </section>
   );
 }

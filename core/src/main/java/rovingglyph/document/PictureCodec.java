@@ -21,8 +21,8 @@ final class PictureCodec {
   private static final Field<Picture, String> IMAGE =
       field("image", Types.id(), Picture::image)
           .about(
-              "id of the kept picture; the command line looks for a file of this name, whatever its"
-                  + " extension");
+              "id of the kept picture, made from its file: `picture-` and the first 20 hexadecimal"
+                  + " digits of its SHA-256. The command line also takes a file that is called so");
   private static final Field<Picture, Integer> PIXEL_WIDTH =
       field("pixelWidth", PIXELS, Picture::pixelWidth)
           .fallback(400)

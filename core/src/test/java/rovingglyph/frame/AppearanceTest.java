@@ -59,8 +59,9 @@ class AppearanceTest {
     String two =
         "\"effects\":[{\"id\":\"e\",\"kind\":\"blur\",\"stdDeviation\":12},"
             + "{\"id\":\"f\",\"kind\":\"blur\",\"stdDeviation\":5}]";
-    assertThat(frame(document("drawing", two), 0))
-        .isEqualTo(frame(document("drawing", BLUR.formatted(13)), 0));
+    assertThat(TestScenes.prepare(document("drawing", two)).at(0).numbers())
+        .containsExactly(
+            TestScenes.prepare(document("drawing", BLUR.formatted(13))).at(0).numbers());
   }
 
   @ParameterizedTest

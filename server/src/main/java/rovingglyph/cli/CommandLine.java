@@ -232,9 +232,7 @@ public final class CommandLine {
     } catch (UncheckedIOException e) {
       throw e.getCause();
     } catch (IOException e) {
-      throw new Refused(
-          e.getMessage()
-              + "\n--pictures names the folder with a file of that name, such as a .png");
+      throw new Refused(e.getMessage() + "\n--pictures names the folder with the picture's file");
     }
   }
 

@@ -5,8 +5,11 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
@@ -53,6 +56,16 @@ public final class PictureFile {
   private static final Semaphore TURN = new Semaphore(2, true);
 
   private PictureFile() {}
+
+  /** What a file is called in documents: made from its content, so that the same is kept once. */
+  static String id(byte[] file) {
+    try {
+      byte[] hash = MessageDigest.getInstance("SHA-256").digest(file);
+      return "picture-" + HexFormat.of().formatHex(hash, 0, 10);
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
 
   /**
    * Checks and decodes a file.

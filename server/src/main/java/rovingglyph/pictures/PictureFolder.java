@@ -7,11 +7,13 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Stream;
 import rovingglyph.render.Bitmaps;
 
-/** The pictures in a folder: each is called as its file is, without the extension. */
+/**
+ * The pictures in a folder: those that a server keeps under the id which documents name, and those
+ * whose file is called so, whatever its extension.
+ */
 public final class PictureFolder implements Bitmaps {
   private final Path folder;
   private final Map<String, List<Level>> read = new HashMap<>();
@@ -34,12 +36,21 @@ public final class PictureFolder implements Bitmaps {
   }
 
   private List<Level> find(String image) {
-    try (Stream<Path> files = Files.list(folder)) {
-      Optional<Path> file = files.filter(f -> stem(f).equals(image)).sorted().findFirst();
-      return file.isEmpty() ? List.of() : read(file.get());
+    try (Stream<Path> all = Files.list(folder)) {
+      for (Path f : all.filter(Files::isRegularFile).sorted().toList()) {
+        if (stem(f).equals(image) || hasId(f, image)) {
+          return read(f);
+        }
+      }
+      return List.of();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  private static boolean hasId(Path file, String id) throws IOException {
+    return Files.size(file) <= PictureFile.LARGEST
+        && PictureFile.id(Files.readAllBytes(file)).equals(id);
   }
 
   private static String stem(Path file) {

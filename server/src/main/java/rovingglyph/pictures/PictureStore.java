@@ -1,9 +1,6 @@
 package rovingglyph.pictures;
 
 import java.io.IOException;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -55,7 +52,7 @@ public class PictureStore implements Bitmaps {
     if (of(project).size() >= MOST) {
       throw refused("A project keeps at most " + MOST + " pictures; remove some first");
     }
-    String id = "picture-" + sha256(file).substring(0, 20);
+    String id = PictureFile.id(file);
     boolean known =
         jdbc.sql("select exists (select 1 from picture where id = ?)")
             .param(id)
@@ -193,13 +190,5 @@ public class PictureStore implements Bitmaps {
         .params(id, number)
         .query(byte[].class)
         .single();
-  }
-
-  private static String sha256(byte[] content) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 }

@@ -62,6 +62,23 @@ class CommandLineTest {
     assertThat(ink(ImageIO.read(png.toFile()), 0x1F2B37)).as("still out of frame").isZero();
   }
 
+  @Test
+  void picturesOfAFolderAreShown() throws IOException {
+    Path out = folder.resolve("still.png");
+    String scene = "../demo/pennant-line.json";
+    assertThat(run("render", scene, out.toString(), "--pictures", "../demo/pictures")).isZero();
+    BufferedImage image = ImageIO.read(out.toFile());
+    assertThat(ink(image, 0x1F2B37)).as("the pier").isGreaterThan(20_000);
+    assertThat(run("render", scene, out.toString())).isEqualTo(2);
+    assertThat(err).contains("\"Pier at dusk\" is not there", "--pictures");
+    assertThat(run("render", scene, out.toString(), "--pictures", KITE)).isEqualTo(1);
+    assertThat(err).contains("is no folder");
+    Path broken = Files.createDirectory(folder.resolve("broken"));
+    Files.writeString(broken.resolve("picture-726f43e0649f5ad8e729.png"), "kite");
+    assertThat(run("render", scene, out.toString(), "--pictures", broken.toString())).isEqualTo(1);
+    assertThat(err).contains("This is no picture");
+  }
+
   private static long ink(BufferedImage image, int rgb) {
     return java.util.Arrays.stream(
             image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth()))

@@ -1,5 +1,7 @@
 import * as core from '../core/core';
+import type { Channel } from '../core/document';
 import { applyEdit, select, selectAlso, useEditor } from '../state/editor';
+import { setValue } from '../state/values';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
 import { Handle } from './Handle';
@@ -12,6 +14,11 @@ interface Props {
 }
 
 const EDGES = ['top', 'right', 'bottom', 'left'] as const;
+
+const CROP = { top: 'cropTop', right: 'cropRight', bottom: 'cropBottom', left: 'cropLeft' };
+
+/** Inward from each edge, in their order. */
+const INWARD = ['ArrowDown', 'ArrowLeft', 'ArrowUp', 'ArrowRight'];
 
 /** Screen pixels that a press may move and still be a click. */
 const STILL = 3;
@@ -56,6 +63,13 @@ export function PictureHandles({ id, unit, toScene }: Props) {
             transform={`translate(${(a.x + b.x) / 2} ${(a.y + b.y) / 2}) rotate(${angle}) scale(${unit})`}
             className="cursor-grab"
             onPointerDown={crop(edge)}
+            role="slider"
+            tabIndex={0}
+            aria-label={core.labelOf(CROP[edge])}
+            aria-valuemin={0}
+            aria-valuemax={100}
+            aria-valuenow={Math.round(core.value(id, CROP[edge], time))}
+            onKeyDown={cropByKeys(id, CROP[edge], i)}
             data-testid={`crop-${edge}`}
           >
             <title>Drag inward to crop, outward to show more</title>
@@ -86,6 +100,20 @@ export function PictureHandles({ id, unit, toScene }: Props) {
       ))}
     </g>
   );
+}
+
+/** Crops by one percent, with Shift by ten: inward by the key that points there. */
+function cropByKeys(id: string, channel: Channel, edge: number) {
+  return (e: React.KeyboardEvent) => {
+    const way = INWARD.indexOf(e.key);
+    if (way < 0) return;
+    e.stopPropagation();
+    e.preventDefault();
+    if (way % 2 !== edge % 2) return;
+    const by = (way === edge ? 1 : -1) * (e.shiftKey ? 10 : 1);
+    const to = core.value(id, channel, useEditor.getState().time) + by;
+    setValue(id, channel, Math.min(Math.max(to, 0), 100), e.altKey, `keys.${channel}`);
+  };
 }
 
 /** A press that does not move chooses what lies there, above the picture, as anywhere else. */

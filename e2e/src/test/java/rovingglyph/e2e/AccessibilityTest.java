@@ -60,6 +60,11 @@ class AccessibilityTest {
     w.tab(5);
     page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first().click();
     look("group");
+    Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Pennant line"));
+    w.tab(5);
+    page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first().click();
+    look("picture");
+    Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Opening stamp"));
     w.tab(2);
     w.button("New path").click();
     look("gallery");

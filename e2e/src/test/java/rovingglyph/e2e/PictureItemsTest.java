@@ -1,0 +1,215 @@
+package rovingglyph.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.eclipsesource.json.JsonObject;
+import com.microsoft.playwright.FileChooser;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import rovingglyph.pictures.MadePictures;
+import rovingglyph.server.TestServer;
+
+/** Pictures at the workbench: chosen, dropped, pasted; placed, cropped, replaced, taken away. */
+class PictureItemsTest {
+  private static final TestServer SERVER = TestServer.shared();
+  private final List<String> errors = new ArrayList<>();
+  private Page page;
+  private Workbench w;
+
+  @BeforeEach
+  void open() {
+    page = Browser.page();
+    page.onPageError(errors::add);
+    w = Workbench.ofNewScene(SERVER, page, "Pictures");
+    w.tab(5);
+  }
+
+  @AfterEach
+  void close() {
+    page.context().close();
+    assertThat(errors).isEmpty();
+  }
+
+  private JsonObject picture() {
+    List<JsonObject> all = w.items("picture");
+    return all.get(all.size() - 1);
+  }
+
+  private double value(String channel) {
+    return picture().getDouble(channel, Double.NaN);
+  }
+
+  private static FilePayload file(String name, int width, int height) throws IOException {
+    return new FilePayload(name, "image/png", MadePictures.png(width, height));
+  }
+
+  private void add(FilePayload... files) {
+    FileChooser chooser = page.waitForFileChooser(() -> w.button("Add pictures").click());
+    chooser.setFiles(files);
+    assertThat(w.handle("picture-body")).isVisible();
+  }
+
+  /** Lets go of files over the frame, at a share of its width and height, or pastes them. */
+  private void give(String how, byte[] file, String name, String type, double x, double y) {
+    page.evaluate(
+        """
+        ([how, base64, name, type, x, y]) => {
+          const bytes = Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
+          const data = new DataTransfer();
+          data.items.add(new File([bytes], name, { type }));
+          const frame = document.querySelector('[data-frame]');
+          const r = frame.getBoundingClientRect();
+          const all = { bubbles: true, cancelable: true };
+          if (how === 'paste') {
+            window.dispatchEvent(new ClipboardEvent('paste', { ...all, clipboardData: data }));
+            return;
+          }
+          const at = { clientX: r.left + r.width * x, clientY: r.top + r.height * y };
+          frame.dispatchEvent(new DragEvent('drop', { ...all, ...at, dataTransfer: data }));
+        }""",
+        List.of(how, Base64.getEncoder().encodeToString(file), name, type, x, y));
+  }
+
+  /** The colour on the stage in the middle of a quarter of the picture, by rows. */
+  private List<Integer> pixel(int quarter) {
+    BoundingBox b = w.handle("picture-body").boundingBox();
+    double x = b.x + b.width * (quarter % 2 == 0 ? 0.3 : 0.7);
+    double y = b.y + b.height * (quarter < 2 ? 0.3 : 0.7);
+    @SuppressWarnings("unchecked")
+    List<Integer> out =
+        (List<Integer>)
+            page.evaluate(
+                """
+                ([x, y]) => {
+                  const canvas = document.querySelector('[data-frame] canvas');
+                  const r = canvas.getBoundingClientRect();
+                  const k = canvas.width / r.width;
+                  const g = canvas.getContext('2d');
+                  const at = [(x - r.left) * k, (y - r.top) * k];
+                  return [...g.getImageData(at[0], at[1], 1, 1).data];
+                }""",
+                List.of(x, y));
+    return out;
+  }
+
+  @Test
+  void picturesAreChosenShownAndUndone() throws IOException {
+    add(file("Quay.png", 640, 360), file("Dunes.png", 400, 400));
+    assertThat(page.getByLabel("Add Dunes")).isVisible();
+    assertThat(w.items("picture"))
+        .extracting(p -> p.getString("name", ""))
+        .containsExactly("Quay", "Dunes");
+    assertThat(pixel(0)).containsExactly(255, 0, 0, 255);
+    assertThat(pixel(3)).containsExactly(255, 255, 255, 255);
+    page.keyboard().press("Control+z");
+    assertThat(w.items("picture")).hasSize(1);
+    // The project keeps it.
+    assertThat(page.getByLabel("Add Dunes")).isVisible();
+    page.keyboard().press("Control+Shift+z");
+    assertThat(w.items("picture")).hasSize(2);
+    w.reload();
+    assertThat(w.items("picture")).hasSize(2);
+  }
+
+  @Test
+  void aPictureStandsWhereItIsDroppedOrInTheMiddleIfItIsPasted() throws IOException {
+    give("drop", MadePictures.png(300, 200), "kite.png", "image/png", 0.25, 0.75);
+    assertThat(w.handle("picture-body")).isVisible();
+    assertThat(value("x")).isCloseTo(480, within(2.0));
+    assertThat(value("y")).isCloseTo(810, within(2.0));
+    give("paste", MadePictures.png(302, 200), "image.png", "image/png", 0, 0);
+    assertThat(page.getByLabel("Add image")).isVisible();
+    assertThat(value("x")).isEqualTo(960);
+    give("drop", "kite".getBytes(), "notes.txt", "text/plain", 0.5, 0.5);
+    assertThat(page.getByText("notes.txt is no picture")).isVisible();
+    give("drop", "kite".getBytes(), "broken.png", "image/png", 0.5, 0.5);
+    assertThat(page.getByText("broken.png: This is no picture")).isVisible();
+    assertThat(w.items("picture")).hasSize(2);
+  }
+
+  @Test
+  void itIsMovedScaledTurnedAndCroppedOnTheStage() throws IOException {
+    add(file("Quay.png", 640, 360));
+    BoundingBox b = w.handle("picture-body").boundingBox();
+    double perPixel = 640 / b.width;
+    w.drag(b.x + 20, b.y + 20, 45, 30);
+    assertThat(value("x")).isCloseTo(960 + 45 * perPixel, within(2 * perPixel));
+    page.keyboard().press("Control+z");
+    assertThat(value("x")).isEqualTo(960);
+    w.drag(w.handle("picture-corner-2"), b.width / 2, b.height / 2);
+    assertThat(value("scale")).isCloseTo(2, within(0.05));
+    page.keyboard().press("Control+z");
+    assertThat(value("scale")).isEqualTo(1);
+    w.drag(w.handle("crop-left"), b.width / 4, 0);
+    assertThat(value("cropLeft")).isCloseTo(25, within(1.5));
+    w.handle("crop-bottom").focus();
+    page.keyboard().press("Shift+ArrowUp");
+    page.keyboard().press("ArrowUp");
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("ArrowUp");
+    assertThat(value("cropBottom")).isEqualTo(11);
+    assertThat(value("y")).as("the picture itself stays").isEqualTo(540);
+    page.keyboard().press("Control+z");
+    page.keyboard().press("Control+z");
+    assertThat(value("cropLeft")).isZero();
+  }
+
+  @Test
+  void aClickThroughItChoosesWhatLiesAboveIt() throws IOException {
+    w.addLettering("kites aloft");
+    w.tab(5);
+    add(file("Quay.png", 1920, 1080));
+    // The first letters stand on the top of the circle.
+    BoundingBox frame = page.locator("[data-frame]").boundingBox();
+    JsonObject circle = w.path(0);
+    double k = frame.width / 1920;
+    double top = circle.getDouble("y", 0) - circle.getDouble("radius", 0);
+    page.mouse().click(frame.x + frame.width / 2, frame.y + (top - 20) * k);
+    assertThat(w.handle("picture-body")).isHidden();
+    page.mouse().click(frame.x + 8, frame.y + 8);
+    assertThat(w.handle("picture-body")).isVisible();
+  }
+
+  @Test
+  void itIsFittedFilledAndReplaced() throws IOException {
+    add(file("Quay.png", 640, 480));
+    w.button("Fill").click();
+    assertThat(value("scale")).isEqualTo(3);
+    w.button("Fit").click();
+    assertThat(value("scale")).isEqualTo(2.25);
+    w.type("Rotation", "30");
+    String before = picture().getString("image", "");
+    FileChooser chooser = page.waitForFileChooser(() -> w.button("Replace").click());
+    chooser.setFiles(file("Other.png", 500, 500));
+    assertThat(page.getByText("500 × 500 px")).isVisible();
+    assertThat(picture().getString("image", "")).isNotEqualTo(before);
+    assertThat(value("rotation")).isEqualTo(30);
+    assertThat(value("height")).isEqualTo(640);
+  }
+
+  @Test
+  void oneThatIsShownIsTakenOutOfTheProjectOnlyOnPurpose() throws IOException {
+    add(file("Quay.png", 600, 400));
+    w.waitKept();
+    page.getByLabel("Add Quay").hover();
+    page.getByLabel("Take Quay out of this project").click();
+    assertThat(page.getByText("It is shown in")).isVisible();
+    w.button("Leave it").click();
+    assertThat(page.getByLabel("Add Quay")).isVisible();
+    page.getByLabel("Add Quay").hover();
+    page.getByLabel("Take Quay out of this project").click();
+    w.button("Take it out").click();
+    assertThat(page.getByLabel("Add Quay")).isHidden();
+    assertThat(w.items("picture")).hasSize(1);
+  }
+}

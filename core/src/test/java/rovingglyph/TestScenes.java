@@ -79,13 +79,18 @@ public final class TestScenes {
     return "\"pathOffset\":{\"keyframes\":[" + String.join(",", keyframes) + "]}";
   }
 
+  /** What {@link #item} needs: a level line, and a shape. */
+  public static final String PATHS =
+      LINE
+          + ",{\"id\":\"area\",\"kind\":\"rectangle\",\"x\":500,\"y\":480,\"width\":200,\"height\":200}";
+
   /** Every kind of item that there is; a test of the documents sees that none is left out. */
   public static final List<String> ITEM_KINDS =
-      List.of("lettering", "drawing", "group", "colour-field", "picture");
+      List.of("lettering", "drawing", "group", "colour-field", "picture", "filled-path");
 
   /**
-   * An item of a kind, called "it", whose ink reaches from (400, 400) to (600, 480) and on, with
-   * what it needs: of a lettering the path "p" has to be {@link #LINE}.
+   * An item of a kind, called "it", whose ink reaches from (400, 400) to (600, 480) and on, in a
+   * scene with the {@link #PATHS}.
    *
    * @param more further fields
    */
@@ -102,6 +107,7 @@ public final class TestScenes {
           }
           case "colour-field" -> "\"x\":500,\"y\":480";
           case "picture" -> "\"x\":500,\"y\":480,\"image\":\"kites\"";
+          case "filled-path" -> "\"path\":\"area\"";
           default -> "\"depth\":[1,{\"of\":2}]";
         };
     String tail = more.isEmpty() ? "" : "," + more;

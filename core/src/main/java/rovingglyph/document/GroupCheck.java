@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Transformed;
@@ -19,7 +20,7 @@ final class GroupCheck {
 
   /**
    * The stack as given; items that it does not name and that are in no group go on top, the
-   * drawings, pictures and colour fields first, so that nothing is ever unseen.
+   * drawings, pictures, filled paths and colour fields first, so that nothing is ever unseen.
    */
   static List<String> stack(
       Fields f, List<String> given, Map<String, Item> items, Map<String, String> places) {
@@ -59,7 +60,7 @@ final class GroupCheck {
   }
 
   private static boolean isBelowWords(Item i) {
-    return i instanceof Transformed && !(i instanceof Group);
+    return i instanceof FilledPath || i instanceof Transformed && !(i instanceof Group);
   }
 
   /** The index of the group that each member is in. */

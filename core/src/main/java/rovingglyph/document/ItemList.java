@@ -7,6 +7,7 @@ import java.util.Map;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
+import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
@@ -52,7 +53,8 @@ final class ItemList {
               TransformedCodec.DRAWING,
               TransformedCodec.GROUP,
               ColourFieldCodec.SCHEMA,
-              PictureCodec.SCHEMA),
+              PictureCodec.SCHEMA,
+              FilledPathCodec.SCHEMA),
           ItemList::kind,
           new UnknownKind());
 
@@ -93,6 +95,11 @@ final class ItemList {
           @Override
           public String picture(Picture p) {
             return PictureCodec.SCHEMA.kind();
+          }
+
+          @Override
+          public String filledPath(FilledPath p) {
+            return FilledPathCodec.SCHEMA.kind();
           }
 
           @Override

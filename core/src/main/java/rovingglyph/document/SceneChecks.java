@@ -4,6 +4,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import rovingglyph.scene.Clip;
+import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
 import rovingglyph.schema.Fields;
@@ -21,6 +22,9 @@ final class SceneChecks {
       unique(ids, e.item().id(), e.place() + ".id", f);
       if (e.item() instanceof Lettering l && scene.path(l.path()) == null) {
         f.problem(e.place() + ".path", "no path has the id \"" + l.path() + "\"", "");
+      }
+      if (e.item() instanceof FilledPath p && scene.path(p.path()) == null) {
+        f.problem(e.place() + ".path", "no path has the id \"" + p.path() + "\"", "");
       }
       Clip clip = e.item().properties().clip();
       if (clip != null && scene.path(clip.path()) == null) {

@@ -25,6 +25,7 @@ import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
+import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
@@ -147,6 +148,11 @@ final class Groups {
           @Override
           public Rect picture(Picture p) {
             return Place.map(p, 0).apply(new PreparedPicture(p, 0).seen(0));
+          }
+
+          @Override
+          public Rect filledPath(FilledPath p) {
+            return GuideContour.of(scene.path(p.path())).bounds();
           }
 
           @Override

@@ -14,7 +14,6 @@ import rovingglyph.motion.Timeline;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Clip;
 import rovingglyph.scene.Follow;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
@@ -153,8 +152,8 @@ final class Letterings {
   }
 
   /**
-   * Takes a path away. Its letterings, and what is clipped to it, go to the path {@code to}, or
-   * each keeps a copy of its own if that is left out.
+   * Takes a path away. Its letterings, and what has its shape, go to the path {@code to}, or each
+   * keeps a copy of its own if that is left out.
    */
   static Scene deletePath(Scene scene, Values v) {
     GuidePath gone = path(scene, v.get(OF));
@@ -177,17 +176,15 @@ final class Letterings {
       }
     }
     for (Item i : out.items().values()) {
-      Clip clip = i.properties().clip();
-      if (clip == null || !clip.path().equals(gone.id())) {
+      if (FilledPaths.shaped(i, gone.id(), to) == i) {
         continue;
       }
       String id = to;
       if (to.isEmpty()) {
-        id = freeId(out, gone.id() + "-clip");
+        id = freeId(out, gone.id() + "-shape");
         out = out.adding(gone.with(gone.label().named(id, gone.name() + " (kept)")));
       }
-      Clip moved = new Clip(id, clip.inverted(), clip.extras());
-      out = out.withItem(i.with(i.properties().clipped(moved)));
+      out = out.withItem(FilledPaths.shaped(i, gone.id(), id));
     }
     return out.withPaths(out.paths().stream().filter(p -> !p.id().equals(gone.id())).toList());
   }

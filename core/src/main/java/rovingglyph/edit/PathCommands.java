@@ -25,6 +25,7 @@ import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.FreehandPath;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Item;
 import rovingglyph.scene.Knot;
 import rovingglyph.scene.PathLabel;
 import rovingglyph.scene.Scene;
@@ -284,7 +285,10 @@ public final class PathCommands {
     List<Knot> knots = KnotEdits.join(ShapeOverTime.at(a, e.time()), ShapeOverTime.at(b, e.time()));
     GuidePath joined = PathEdits.drawn(a, knots, false);
     Scene out = Reshaping.replace(e.scene(), joined, e.time(), false);
-    return out.withLetterings(l -> l.path().equals(b.id()) ? Reshaping.onto(l, other, joined) : l)
-        .withPaths(out.paths().stream().filter(p -> !p.id().equals(b.id())).toList());
+    out = out.withLetterings(l -> l.path().equals(b.id()) ? Reshaping.onto(l, other, joined) : l);
+    for (Item i : out.items().values()) {
+      out = out.withItem(FilledPaths.shaped(i, b.id(), joined.id()));
+    }
+    return out.withPaths(out.paths().stream().filter(p -> !p.id().equals(b.id())).toList());
   }
 }

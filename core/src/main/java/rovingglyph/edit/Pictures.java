@@ -18,6 +18,7 @@ import rovingglyph.motion.Place;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
@@ -153,11 +154,12 @@ final class Pictures {
   }
 
   /** How many things at the bottom of the stack neither are words nor hold any. */
-  private static int aboveGrounds(Scene scene) {
+  static int aboveGrounds(Scene scene) {
     int n = 0;
     for (String id : scene.stack()) {
       Item item = scene.item(id);
-      if (!(item instanceof Transformed) || item instanceof Group) {
+      boolean shape = item instanceof FilledPath || item instanceof Transformed;
+      if (!shape || item instanceof Group) {
         break;
       }
       n++;

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Arc;
+import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Cubic;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Quadratic;
@@ -213,6 +214,15 @@ public final class Frame {
     step(PathStep.MOVE, start.x(), start.y());
     p.segments().forEach(this::segment);
     step(PathStep.CLOSE);
+  }
+
+  /** The steps along a contour. */
+  void line(Contour c) {
+    step(PathStep.MOVE, c.first().x(), c.first().y());
+    c.segments().forEach(this::segment);
+    if (c.closed()) {
+      step(PathStep.CLOSE);
+    }
   }
 
   /** The step along a segment from where the last one ended. */

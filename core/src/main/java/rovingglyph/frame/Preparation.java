@@ -12,6 +12,7 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Cruise;
 import rovingglyph.scene.Drawing;
+import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Picture;
@@ -84,6 +85,9 @@ public final class Preparation {
     }
     for (ColourField c : scene.colourFields()) {
       items.put(c.id(), new PreparedColourField(c, area()));
+    }
+    for (FilledPath p : scene.filledPaths()) {
+      items.put(p.id(), new PreparedFilledPath(p, paths.get(p.path())));
     }
     List<String> images = new ArrayList<>();
     for (Picture p : scene.pictures()) {

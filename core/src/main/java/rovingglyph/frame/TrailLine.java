@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
-import rovingglyph.geometry.Segment;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Trail;
 import rovingglyph.seat.RowLayout;
@@ -63,14 +62,6 @@ final class TrailLine {
     }
     double[] dash = trail.dash().stream().mapToDouble(d -> d).toArray();
     frame.stroke(trail.colour(), alpha, trail.width(), trail.cap().ordinal(), dash);
-    for (Contour c : pieces) {
-      frame.step(PathStep.MOVE, c.first().x(), c.first().y());
-      for (Segment s : c.segments()) {
-        frame.segment(s);
-      }
-      if (c.closed()) {
-        frame.step(PathStep.CLOSE);
-      }
-    }
+    pieces.forEach(frame::line);
   }
 }

@@ -1,6 +1,7 @@
 package rovingglyph.frame;
 
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.type.Outline;
@@ -44,6 +45,13 @@ final class Window {
   /** Whether a mapped outline reaches into it. */
   boolean touched(Outline outline, Affine inner) {
     return AreaTouch.touches(outline, plain ? inner : map.times(inner), area);
+  }
+
+  /** How far a contour passes by it, in the pixels of what looks; as exact as {@link Contour}. */
+  double distance(Contour c) {
+    Point middle = centre();
+    double reach = Math.hypot(area.width(), area.height()) / 2 / scale;
+    return Math.max(0, c.nearest(middle).point().distance(middle) - reach);
   }
 
   /** Signed distance of a point to its edge, positive inside, in the pixels of what looks. */

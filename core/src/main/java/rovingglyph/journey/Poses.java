@@ -55,7 +55,7 @@ public final class Poses {
   private static List<? extends Item> moving(Scene scene) {
     List<Item> first = new ArrayList<>(scene.letterings());
     first.addAll(scene.groups());
-    return first.stream().anyMatch(Animatable::moves) ? first : scene.placed();
+    return first.stream().anyMatch(Animatable::moves) ? first : scene.others();
   }
 
   private static void label(

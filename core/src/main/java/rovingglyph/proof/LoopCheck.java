@@ -15,7 +15,6 @@ import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Transformed;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
 
@@ -72,7 +71,7 @@ public final class LoopCheck {
         check.item(l, "\u201c" + l.text().strip().replace('\n', ' ') + "\u201d", lap(p));
       }
     }
-    for (Transformed p : prepared.scene().placed()) {
+    for (Item p : prepared.scene().others()) {
       if (check.showsAtTheSeam(p)) {
         check.item(p, p.name(), 0);
       }

@@ -53,7 +53,7 @@ public final class Proof {
     }
     LoopCheck.of(prepared).forEach(proof::loop);
     prepared.scene().paths().forEach(proof::changesShape);
-    prepared.scene().placed().forEach(p -> proof.late(p, named(p.name())));
+    prepared.scene().others().forEach(p -> proof.late(p, named(p.name())));
     prepared.scene().paths().forEach(p -> proof.late(p, named(p.name())));
     prepared.scene().items().values().forEach(proof::isThere);
     return proof.findings;

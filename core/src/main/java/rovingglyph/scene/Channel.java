@@ -51,6 +51,9 @@ public final class Channel {
   public static final Channel ROTATION = number("rotation", "Rotation", "\u00b0", -1e6, 1e6);
   public static final Channel FILL = add("fill", "Colour", "", 0, 0xFFFFFF, Kind.COLOUR);
 
+  public static final Channel STROKE = add("stroke", "Line colour", "", 0, 0xFFFFFF, Kind.COLOUR);
+  public static final Channel STROKE_WIDTH = px("strokeWidth", "Line width", 0, 1000);
+
   public static final Channel REVEAL_FROM = percent("revealFrom", "Reveal from", 0, 100);
   public static final Channel REVEAL_TO = percent("revealTo", "Reveal to", 0, 100);
   public static final Channel SWEEP_FROM = number("sweepFrom", "Sweep from", "\u00b0", 0, 360);

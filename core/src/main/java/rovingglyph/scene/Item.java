@@ -5,7 +5,8 @@ import java.util.List;
 import java.util.Map;
 
 /** Something that stands in the stack, or in a group that does. */
-public sealed interface Item extends Animatable permits Lettering, Transformed, UnknownItem {
+public sealed interface Item extends Animatable
+    permits Lettering, Transformed, FilledPath, UnknownItem {
   /** What every item has. */
   ItemProperties properties();
 
@@ -76,6 +77,9 @@ public sealed interface Item extends Animatable permits Lettering, Transformed, 
 
     /** What to do with a picture. */
     R picture(Picture p);
+
+    /** What to do with a filled path. */
+    R filledPath(FilledPath p);
 
     /** What to do with an item of a kind that is not known. */
     R unknown(UnknownItem u);

@@ -75,14 +75,19 @@ public record Scene(
     return all(Picture.class);
   }
 
+  /** The filled paths, in the order of the document. */
+  public List<FilledPath> filledPaths() {
+    return all(FilledPath.class);
+  }
+
   /** The groups, in the order of the document. */
   public List<Group> groups() {
     return all(Group.class);
   }
 
-  /** What is put somewhere as a whole. */
-  public List<Transformed> placed() {
-    return all(Transformed.class);
+  /** All items but the letterings, in the order of the document. */
+  public List<Item> others() {
+    return items.values().stream().filter(i -> !(i instanceof Lettering)).toList();
   }
 
   private <T> List<T> all(Class<T> kind) {

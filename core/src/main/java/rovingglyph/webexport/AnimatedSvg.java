@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.function.DoubleFunction;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.PreparedColourField;
+import rovingglyph.frame.PreparedFilledPath;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Decimal;
@@ -16,6 +17,7 @@ import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
+import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
@@ -185,6 +187,13 @@ public final class AnimatedSvg {
     }
 
     @Override
+    public Void filledPath(FilledPath p) {
+      PreparedFilledPath path = new PreparedFilledPath(p, prepared.paths().get(p.path()));
+      faded(name, p, () -> body.append(new FilledPathSvg(path, scene).write()));
+      return null;
+    }
+
+    @Override
     public Void unknown(UnknownItem u) {
       return null;
     }
@@ -271,7 +280,7 @@ public final class AnimatedSvg {
     group(name, place(name, p, animations), fade, animations, contents);
   }
 
-  private void faded(String name, Transformed p, Runnable contents) {
+  private void faded(String name, Item p, Runnable contents) {
     List<String> animations = new ArrayList<>();
     group(name, "", fade(name, p.movable(Channel.OPACITY), animations), animations, contents);
   }

@@ -3,6 +3,7 @@ package rovingglyph.webexport;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -96,6 +97,15 @@ final class SmilAttribute {
         stops.stream().map(i -> write.apply(track.states()[i])).collect(Collectors.joining(";")));
     animations.append("\"/>");
     return this;
+  }
+
+  /** A path with these attributes; where it moves, another one in every frame. */
+  String path(boolean moves, DoubleFunction<String> data) {
+    List<String> shapes = new ArrayList<>();
+    for (int f = 0; f < (moves ? scene.frameCount() : 1); f++) {
+      shapes.add(data.apply(scene.rate().timeOf(f)));
+    }
+    return SmilShapes.path("<path" + attributes, shapes, animations.toString(), scene.length());
   }
 
   private static String joined(double[] numbers) {

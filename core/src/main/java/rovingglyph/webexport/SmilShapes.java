@@ -7,18 +7,28 @@ import rovingglyph.geometry.Decimal;
 final class SmilShapes {
   private SmilShapes() {}
 
+  /** The same without further animations. */
+  static String path(String open, List<String> shapes, double seconds) {
+    return path(open, shapes, "", seconds);
+  }
+
   /**
+   * A path.
+   *
    * @param open the element's beginning, without its data
    * @param shapes one per frame; empty for nothing
+   * @param animations of its other attributes
    * @param seconds that all of them take
    */
-  static String path(String open, List<String> shapes, double seconds) {
+  static String path(String open, List<String> shapes, String animations, double seconds) {
     String first = data(shapes.get(0));
     if (shapes.stream().allMatch(shapes.get(0)::equals)) {
-      return open + " d=\"" + first + "\"/>\n";
+      String end = animations.isEmpty() ? "/>\n" : ">" + animations + "</path>\n";
+      return open + " d=\"" + first + "\"" + end;
     }
     StringBuilder out = new StringBuilder(open);
-    out.append(" d=\"").append(first).append("\"><animate attributeName=\"d\"");
+    out.append(" d=\"").append(first).append("\">").append(animations);
+    out.append("<animate attributeName=\"d\"");
     out.append(" calcMode=\"discrete\" repeatCount=\"indefinite\" dur=\"");
     out.append(Decimal.text(seconds, 6)).append("s\" values=\"");
     for (int i = 0; i < shapes.size(); i++) {

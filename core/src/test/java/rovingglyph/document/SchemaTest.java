@@ -44,7 +44,8 @@ class SchemaTest {
           "Drawing", Json.value("Picture"),
           "Group", Json.value("Group"),
           "ColourField", Json.value("Colour field"),
-          "Picture", Json.value("Picture"));
+          "Picture", Json.value("Picture"),
+          "FilledPath", Json.value("Filled path"));
 
   @Test
   void everyKindOfItemIsTestedAsOne() {
@@ -179,7 +180,7 @@ class SchemaTest {
     } else if (fallback == null) {
       assertThat(is.isNull()).isTrue();
     } else if (p.path().equals("$.stack")) {
-      assertThat(is.asArray()).as("all items that are in no group").hasSize(6);
+      assertThat(is.asArray()).as("all items that are in no group").hasSize(7);
     } else if (p.path().matches("\\$\\.items\\[5]\\.[xy]")) {
       assertThat(is).as("where the centre is").isIn(Json.value(5), Json.value(6));
     } else {

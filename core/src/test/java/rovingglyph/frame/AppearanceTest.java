@@ -38,7 +38,7 @@ class AppearanceTest {
     return """
         {"format":"roving-glyph-scene","version":2,"name":"Looks","width":1000,"height":1000,"rate":"25",
          "length":4,"paths":[%s,{"id":"c","kind":"circle","x":450,"y":480,"radius":60}],"items":[%s]}"""
-        .formatted(TestScenes.LINE, TestScenes.item(kind, more));
+        .formatted(TestScenes.PATHS, TestScenes.item(kind, more));
   }
 
   static Stream<String> kinds() {

@@ -25,7 +25,7 @@ class ItemsTest {
     return """
         {"format":"roving-glyph-scene","version":2,"name":"Kinds","width":1000,"height":1000,
          "rate":"25","length":4,"paths":[%s],"items":[%s]}"""
-        .formatted(TestScenes.LINE, TestScenes.item(kind, more));
+        .formatted(TestScenes.PATHS, TestScenes.item(kind, more));
   }
 
   static Stream<String> kinds() {

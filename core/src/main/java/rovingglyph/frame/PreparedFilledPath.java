@@ -1,0 +1,77 @@
+package rovingglyph.frame;
+
+import java.util.List;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.SubPath;
+import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.Typesetting;
+import rovingglyph.type.Outline;
+
+/** A filled path ready to be evaluated. */
+public record PreparedFilledPath(FilledPath item, PreparedPath path) implements PreparedItem {
+  private static final double[] NO_DASH = {};
+
+  @Override
+  public double wholeAlpha(double time) {
+    // The line lies over half of itself of the filling, which must not show through.
+    return item.filled() && width(time) > 0 ? alpha(time) : 1;
+  }
+
+  @Override
+  public void paint(Frame frame, double time) {
+    Contour c = path.at(time);
+    double alpha = wholeAlpha(time) < 1 ? 1 : alpha(time);
+    if (alpha <= 0 || c.segments().isEmpty()) {
+      return;
+    }
+    if (item.filled()) {
+      frame.fill(colour(Channel.FILL, time), alpha);
+      frame.beginInline();
+      frame.subPath(new SubPath(c.segments(), true));
+      frame.endInline();
+    }
+    if (width(time) > 0) {
+      int cap = item.cap().ordinal();
+      frame.stroke(colour(Channel.STROKE, time), alpha, width(time), cap, NO_DASH);
+      frame.line(c);
+    }
+  }
+
+  /** Of the line, px. */
+  public double width(double time) {
+    return value(Channel.STROKE_WIDTH, time);
+  }
+
+  /** A colour of it at a time, 0xRRGGBB. */
+  public int colour(Channel c, double time) {
+    return Timeline.colour(item.movable(c), time, Typesetting.PLAIN.mix());
+  }
+
+  private double alpha(double time) {
+    return value(Channel.OPACITY, time) / 100;
+  }
+
+  private double value(Channel c, double time) {
+    return c.clamp(Timeline.value(item.movable(c), time));
+  }
+
+  /** Within the shape, or on its line. */
+  @Override
+  public boolean touches(double time, Window spot) {
+    Contour c = path.at(time);
+    if (c.segments().isEmpty()) {
+      return false;
+    }
+    if (item.filled()) {
+      Outline area = Outline.of(List.of(new SubPath(c.segments(), true)));
+      if (spot.touched(area, Affine.IDENTITY)) {
+        return true;
+      }
+    }
+    double half = width(time) / 2;
+    return half > 0 && spot.distance(c) <= half;
+  }
+}

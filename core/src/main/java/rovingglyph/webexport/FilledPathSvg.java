@@ -1,0 +1,39 @@
+package rovingglyph.webexport;
+
+import rovingglyph.frame.PreparedFilledPath;
+import rovingglyph.geometry.SvgPath;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.Scene;
+import rovingglyph.schema.Spelling;
+
+/** A filled path as a path of SVG's own. */
+final class FilledPathSvg {
+  /** Of the width of its line, px. */
+  private static final double TOLERANCE = 0.05;
+
+  private final PreparedFilledPath prepared;
+  private final Scene scene;
+
+  FilledPathSvg(PreparedFilledPath prepared, Scene scene) {
+    this.prepared = prepared;
+    this.scene = scene;
+  }
+
+  String write() {
+    FilledPath item = prepared.item();
+    SmilAttribute out = new SmilAttribute(scene);
+    if (item.filled()) {
+      out.colour("fill", t -> prepared.colour(Channel.FILL, t));
+    } else {
+      out.fixed("fill", "none");
+    }
+    if (item.movable(Channel.STROKE_WIDTH).moves() || prepared.width(0) > 0) {
+      out.colour("stroke", t -> prepared.colour(Channel.STROKE, t))
+          .number("stroke-width", TOLERANCE, prepared::width)
+          .fixed("stroke-linejoin", "round")
+          .fixed("stroke-linecap", Spelling.of(item.cap()));
+    }
+    return out.path(prepared.path().moves(), t -> SvgPath.write(prepared.path().at(t), 3));
+  }
+}

@@ -251,11 +251,12 @@ interface ChannelInfo {
   unit: string;
   min: number;
   max: number;
+  colour: boolean;
 }
 
 const channels = new Map<Channel, ChannelInfo>();
 
-/** Label, unit and range of a value that can move. */
+/** Label, unit, range and kind of a value that can move. */
 function channelOf(channel: Channel): ChannelInfo {
   const known = channels.get(channel);
   if (known) return known;
@@ -274,6 +275,11 @@ export function outOfRange(channel: Channel, value: number): Problem[] {
 
 export function labelOf(channel: Channel): string {
   return channelOf(channel).label;
+}
+
+/** Whether the numbers of a value are colours, 0xRRGGBB. */
+export function isColour(channel: Channel): boolean {
+  return channelOf(channel).colour;
 }
 
 export function unitOf(channel: Channel): string {

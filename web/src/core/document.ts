@@ -20,6 +20,7 @@ export type {
   Easing,
   EasingName,
   Effect,
+  FilledPath,
   FreehandPath,
   Group,
   GuidePath,

@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { labelOf, unitOf } from '../core/core';
+import { isColour, labelOf, unitOf } from '../core/core';
 import type { KeyframeInfo } from '../core/core';
 import type { Channel, EasingName } from '../core/document';
 import { applyEdit, setTime, useEditor } from '../state/editor';
@@ -46,7 +46,7 @@ export function KeyTable({ item }: { item: string }) {
 function Cells(props: { item: string; channel: Channel; index: number; info: KeyframeInfo }) {
   const { item, channel, index, info } = props;
   const at = { item, channel, index };
-  const colour = channel === 'fill';
+  const colour = isColour(channel);
   const text = colour ? hex(info.value) : String(Number(info.value.toFixed(3)));
   const put = (time: string, value: string) => {
     const v = colour ? parseInt(value.replace('#', ''), 16) : Number(value);

@@ -1,7 +1,7 @@
 import { Clipboard, ClipboardPaste, Copy, FlipVertical2, Repeat2, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import * as core from '../core/core';
-import { labelOf, outOfRange, unitOf, type KeyframeInfo } from '../core/core';
+import { isColour, labelOf, outOfRange, unitOf, type KeyframeInfo } from '../core/core';
 import { byNumbers } from '../core/document';
 import type { Channel, Cue, Easing, LandingName } from '../core/document';
 import { applyEdit, useEditor } from '../state/editor';
@@ -124,9 +124,9 @@ function One({ item, channel, along, info, index, count }: OneProps) {
         value={info.time}
         onChange={(time) => move({ time })}
       />
-      {channel === 'fill' ? (
+      {isColour(channel) ? (
         <ColourField
-          label="Colour"
+          label={labelOf(channel)}
           value={hex(info.value)}
           onChange={(v) => move({ time: info.time, value: parseInt(v.slice(1), 16) })}
         />
@@ -161,7 +161,7 @@ function One({ item, channel, along, info, index, count }: OneProps) {
         />
       )}
       <EasingNumbers info={info} onChange={(easing) => applyEdit({ op: 'ease', ...at, easing })} />
-      {channel !== 'fill' && <Speeds item={item} channel={channel} index={index} />}
+      {!isColour(channel) && <Speeds item={item} channel={channel} index={index} />}
       {cues.length > 0 && (
         <Choice
           label="At the cue"

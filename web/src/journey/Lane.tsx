@@ -116,7 +116,7 @@ function SpeedHandles({ item, channel, least, span, scale }: SpeedProps) {
   const index = useEditor((s) => s.keyframe) ?? -1;
   const keys = useEditor((s) => s.summary?.items[item]?.channels[channel]);
   const [a, b] = [keys?.[index], keys?.[index + 1]];
-  if (!a || !b || channel === 'fill') return null;
+  if (!a || !b || core.isColour(channel)) return null;
   const set = (arriving: boolean, value: number) => {
     return { op: 'speed' as const, item, channel, index, arriving, value };
   };

@@ -3,13 +3,22 @@ import type { Placed } from '../core/document';
 import { OF_PLACED } from '../state/channels';
 import { useEditor } from '../state/editor';
 import { changeScene } from '../state/values';
-import { fieldOf, groupOf, itemOf, letteringOf, pictureOf, placedOf } from '../state/items';
+import {
+  fieldOf,
+  filledPathOf,
+  groupOf,
+  itemOf,
+  letteringOf,
+  pictureOf,
+  placedOf,
+} from '../state/items';
 import { addColourField } from '../state/itemActions';
 import { Check } from '../ui/Check';
 import { ColourField } from '../ui/ColourField';
 import { MovableColour } from '../ui/MovableColour';
 import { MovableField } from '../ui/MovableField';
 import { FieldSection } from './dress/FieldSection';
+import { FilledPathSection } from './dress/FilledPathSection';
 import { FinishSection } from './dress/FinishSection';
 import { MeetsSection } from './dress/MeetsSection';
 import { PictureSection } from './dress/PictureSection';
@@ -22,6 +31,7 @@ export function DressSheet() {
   const selected = useEditor((s) => s.selected);
   const lettering = letteringOf(doc, selected);
   const field = fieldOf(doc, selected);
+  const filled = filledPathOf(doc, selected);
   const picture = pictureOf(doc, selected);
   const placed = placedOf(doc, selected);
   const group = groupOf(doc, selected);
@@ -32,15 +42,16 @@ export function DressSheet() {
       {lettering && (
         <section className="section">
           <h2 className="section-title">Lettering</h2>
-          <MovableColour item={lettering.id} label="Fill" />
+          <MovableColour item={lettering.id} channel="fill" label="Fill" />
           <MovableField item={lettering.id} channel="opacity" />
         </section>
       )}
       {field && <FieldSection key={field.id} field={field} />}
+      {filled && <FilledPathSection key={filled.id} item={filled} />}
       {picture && <PictureSection key={picture.id} picture={picture} />}
       {placed && !field && !picture && <PlacedSection key={placed.id} placed={placed} />}
       {group && <GroupSection group={group} />}
-      {item && (lettering || placed) && (
+      {item && (lettering || placed || filled) && (
         <>
           <FinishSection key={`${item.id} finish`} item={item} />
           <MeetsSection key={`${item.id} meets`} item={item} />

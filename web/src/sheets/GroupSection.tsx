@@ -2,7 +2,7 @@ import type { Group } from '../core/document';
 import { select, useEditor } from '../state/editor';
 import { nameOf } from '../state/items';
 import { ungroup } from '../state/itemActions';
-import { changePlaced } from '../state/values';
+import { changeItem } from '../state/values';
 import { CentreFields } from './CentreFields';
 
 /** The name of a group, what it turns about, and what is in it. */
@@ -19,7 +19,7 @@ export function GroupSection({ group }: { group: Group }) {
           maxLength={200}
           onChange={(e) => {
             const name = e.target.value;
-            changePlaced(group.id, { name }, `${group.id}.name`);
+            changeItem(group.id, { name }, `${group.id}.name`);
           }}
         />
       </label>

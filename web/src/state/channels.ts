@@ -1,6 +1,6 @@
-import type { Channel, ColourField, SceneDoc } from '../core/document';
+import type { Channel, ColourField, FilledPath, SceneDoc } from '../core/document';
 import { useEditor } from './editor';
-import { fieldOf, letteringOf, pictureOf, placedOf } from './items';
+import { fieldOf, filledPathOf, letteringOf, pictureOf, placedOf } from './items';
 
 export const MAIN: Channel[] = [
   'pathOffset',
@@ -18,6 +18,11 @@ export const OF_PLACED: Channel[] = ['x', 'y', 'scale', 'rotation', 'opacity'];
 /** Of a picture: all of it, whatever is cropped, and how much of it is cut off. */
 export const OF_PICTURE: Channel[] = ['width', 'height'];
 export const OF_CROP: Channel[] = ['cropLeft', 'cropTop', 'cropRight', 'cropBottom'];
+
+/** Of a filled path; its colour counts for something only where it is filled. */
+export function channelsOfFilledPath(item: FilledPath): Channel[] {
+  return ['opacity', ...(item.filled ? ['fill'] : []), 'strokeWidth', 'stroke'];
+}
 
 const OF_GRADIENT: Channel[] = ['fromX', 'fromY', 'toX', 'toY'];
 
@@ -42,6 +47,8 @@ export function channelsOf(doc: SceneDoc | null, id: string | null): Channel[] {
   }
   const field = fieldOf(doc, id);
   if (field) return [...channelsOfField(field), ...appearanceOf(id)];
+  const filled = filledPathOf(doc, id);
+  if (filled) return [...channelsOfFilledPath(filled), ...appearanceOf(id)];
   if (pictureOf(doc, id)) return [...OF_PLACED, ...OF_PICTURE, ...OF_CROP, ...appearanceOf(id)];
   return placedOf(doc, id) ? [...OF_PLACED, ...appearanceOf(id)] : [];
 }

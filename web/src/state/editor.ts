@@ -3,7 +3,7 @@ import * as core from '../core/core';
 import type { Edit, Problem, Summary } from '../core/core';
 import type { Channel, GuidePath, Knot, SceneDoc } from '../core/document';
 import { api } from '../api/client';
-import { inStack, letteringOf } from './items';
+import { inStack, itemOf, letteringOf } from './items';
 import { notify } from './notices';
 import { nameStep } from './stepNames';
 import type { Steps } from './visits';
@@ -351,7 +351,8 @@ export function redo(): void {
 /** The path that the Path tab is about: the chosen one, else that of the chosen lettering. */
 export function pathOf(s: Pick<Editor, 'doc' | 'pathId' | 'selected'>): GuidePath | undefined {
   const own = s.doc?.paths.find((p) => p.id === s.pathId);
-  return own ?? s.doc?.paths.find((p) => p.id === letteringOf(s.doc, s.selected)?.path);
+  const item = itemOf(s.doc, s.selected);
+  return own ?? s.doc?.paths.find((p) => item && 'path' in item && p.id === item.path);
 }
 
 /** The value to chart of an item: the one charted now if it moves, else one that does. */

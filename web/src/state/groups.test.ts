@@ -5,7 +5,7 @@ import { chartedOf } from './channels';
 import { applyEdit, select, selectAlso, showScene, undo, useEditor } from './editor';
 import { groupOf, isLocked, nameOf } from './items';
 import { groupChosen, removeItems, restack, ungroup } from './itemActions';
-import { changePlaced, toggleFlag } from './values';
+import { changeItem, toggleFlag } from './values';
 
 const state = () => useEditor.getState();
 const picture = (id: string): DrawingItem => ({
@@ -57,7 +57,7 @@ it('takes a group apart and moves items in and out', () => {
   restack('l', id);
   expect(groupOf(state().doc, id)?.members).toEqual(['a', 'b', 'l']);
   restack('l', '', 0);
-  changePlaced(id, { name: 'Badge' });
+  changeItem(id, { name: 'Badge' });
   expect(nameOf(state().doc, id)).toBe('Badge');
   ungroup(id);
   expect(state().doc!.stack).toEqual(['l', 'a', 'b']);

@@ -26,6 +26,14 @@ export function addColourField(): void {
   useEditor.setState({ tab: 'dress' });
 }
 
+/** Makes a shape of a path, below all words, and opens Dress. */
+export function fillPath(path: string): void {
+  const id = newId();
+  if (applyEdit({ op: 'fillPath', id, on: path }).length > 0) return;
+  select(id);
+  useEditor.setState({ tab: 'dress' });
+}
+
 /** Takes items away; their paths stay. */
 export function removeItems(ids: string[]): void {
   applyEdit({ op: 'deleteItem', items: ids });

@@ -1,5 +1,6 @@
 import type {
   ColourField,
+  FilledPath,
   Group,
   Item,
   Lettering,
@@ -31,6 +32,11 @@ export function placedOf(doc: SceneDoc | null, id: string | null): Placed | unde
   return known ? (item as Placed) : undefined;
 }
 
+/** The item with an id that is anything known but a lettering. */
+export function shapeOf(doc: SceneDoc | null, id: string | null): Placed | FilledPath | undefined {
+  return placedOf(doc, id) ?? filledPathOf(doc, id);
+}
+
 export function fieldOf(doc: SceneDoc | null, id: string | null): ColourField | undefined {
   const item = itemOf(doc, id);
   return item?.kind === 'colour-field' ? item : undefined;
@@ -39,6 +45,11 @@ export function fieldOf(doc: SceneDoc | null, id: string | null): ColourField | 
 export function pictureOf(doc: SceneDoc | null, id: string | null): Picture | undefined {
   const item = itemOf(doc, id);
   return item?.kind === 'picture' ? item : undefined;
+}
+
+export function filledPathOf(doc: SceneDoc | null, id: string | null): FilledPath | undefined {
+  const item = itemOf(doc, id);
+  return item?.kind === 'filled-path' ? item : undefined;
 }
 
 export function groupOf(doc: SceneDoc | null, id: string | null): Group | undefined {

@@ -3,7 +3,7 @@ import * as core from '../core/core';
 import type { Edit, FoundPath, Further, Problem } from '../core/core';
 import { isShape, type GuidePath, type Knot, type Pair, type Template } from '../core/document';
 import { applyEdit, pathOf, preview, undo, useEditor, type Drawing } from './editor';
-import { letteringOf, letteringsOf } from './items';
+import { letteringOf } from './items';
 import { newId } from './itemActions';
 import { notify } from './notices';
 import { warmUpFitting } from './warmUp';
@@ -139,9 +139,10 @@ export function pointsOf(path: GuidePath, time: number): Knot[] {
 
 /** Which letterings sit on a path. */
 export function sitters(path: string): string[] {
-  return letteringsOf(get().doc)
-    .filter((l) => l.path === path)
-    .map((l) => l.id);
+  const items = get().doc?.items ?? [];
+  return items
+    .filter((i) => ('path' in i && i.path === path) || i.clip?.path === path)
+    .map((i) => i.id);
 }
 
 export function importPaths(paths: FoundPath[], fit: boolean): void {

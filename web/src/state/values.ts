@@ -1,6 +1,6 @@
 import * as core from '../core/core';
 import type { Problem } from '../core/core';
-import type { Channel, Lettering, Placed, SceneDoc } from '../core/document';
+import type { Channel, FilledPath, Lettering, Placed, SceneDoc } from '../core/document';
 import { channelsOf } from './channels';
 import { applyEdit, undo, useEditor } from './editor';
 import { isLocked, itemOf } from './items';
@@ -16,8 +16,12 @@ export function changeLettering(id: string, parts: Partial<Lettering>, merge = '
   return applyEdit({ op: 'change', items: [id], fields: withNulls(parts) }, merge);
 }
 
-/** A drawing, a group or a field with other parts. */
-export function changePlaced(id: string, parts: Partial<Placed>, merge = ''): Problem[] {
+/** An item of any other kind with other parts. */
+export function changeItem(
+  id: string,
+  parts: Partial<Placed> | Partial<FilledPath>,
+  merge = '',
+): Problem[] {
   return applyEdit({ op: 'change', items: [id], fields: withNulls(parts) }, merge);
 }
 

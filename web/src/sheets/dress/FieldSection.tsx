@@ -3,17 +3,16 @@ import type { ColourField as Field, Stop } from '../../core/document';
 import { MOST_STOPS } from '../../core/generated/frame';
 import { channelsOfField } from '../../state/channels';
 import { applyEdit } from '../../state/editor';
-import { changePlaced } from '../../state/values';
+import { changeItem } from '../../state/values';
 import { Segments } from '../../ui/Choice';
 import { ColourField } from '../../ui/ColourField';
 import { IconButton } from '../../ui/IconButton';
-import { MovableColour } from '../../ui/MovableColour';
-import { MovableField } from '../../ui/MovableField';
+import { MovableValue } from '../../ui/MovableValue';
 import { NumberField } from '../../ui/NumberField';
 
 /** What a colour field covers and how it is filled. */
 export function FieldSection({ field }: { field: Field }) {
-  const put = (parts: Partial<Field>, merge = '') => changePlaced(field.id, parts, merge);
+  const put = (parts: Partial<Field>, merge = '') => changeItem(field.id, parts, merge);
   return (
     <section className="section">
       <h2 className="section-title">{field.name}</h2>
@@ -40,13 +39,9 @@ export function FieldSection({ field }: { field: Field }) {
         ]}
         onChange={(filling) => applyEdit({ op: 'filling', item: field.id, filling })}
       />
-      {channelsOfField(field).map((c) =>
-        c === 'fill' ? (
-          <MovableColour key={c} item={field.id} label="Colour" />
-        ) : (
-          <MovableField key={c} item={field.id} channel={c} />
-        ),
-      )}
+      {channelsOfField(field).map((c) => (
+        <MovableValue key={c} item={field.id} channel={c} />
+      ))}
       {field.filling !== 'plain' && (
         <Stops
           stops={field.stops ?? []}

@@ -3,7 +3,7 @@ import type { Problem } from '../../core/core';
 import { plainStagger, plainSway } from '../../core/document';
 import type { Channel, Follow, Lettering, Motion, Stagger, Sway } from '../../core/document';
 import { applyEdit, useEditor } from '../../state/editor';
-import { letteringsOf, nameOf, placedOf } from '../../state/items';
+import { letteringsOf, nameOf, shapeOf } from '../../state/items';
 import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
@@ -27,7 +27,7 @@ export function MotionFields(props: {
   lettering: Lettering | undefined;
 }) {
   const { item, channel: charted, lettering } = props;
-  const found = useEditor((s) => placedOf(s.doc, item));
+  const found = useEditor((s) => shapeOf(s.doc, item));
   const m = motionOf(lettering ?? found, charted);
   const put = (part: string, value: object | null) =>
     applyEdit(
@@ -35,11 +35,11 @@ export function MotionFields(props: {
       `${item}.${charted}.${part}`,
     );
   const unit = core.unitOf(charted);
-  if (charted === 'fill' && !lettering) return null;
+  if (core.isColour(charted) && !lettering) return null;
   const used = [m?.cruise, m?.sway, m?.stagger, m?.follow].filter(Boolean).length;
   return (
     <Fold title={`${core.labelOf(charted)} by itself`} aside={used || ''} open={used > 0}>
-      {charted !== 'fill' && (
+      {!core.isColour(charted) && (
         <>
           <Check
             label="Cruise"

@@ -2,11 +2,11 @@ import { labelOf, shapeKinds } from '../../core/core';
 import type { Lettering } from '../../core/document';
 import { appearanceOf, channelsOf, chartedOf, MAIN, MORE, SHOWN } from '../../state/channels';
 import { useEditor } from '../../state/editor';
-import { letteringOf, placedOf } from '../../state/items';
+import { letteringOf, shapeOf } from '../../state/items';
 import { useFaces } from '../../state/faces';
 import { clock } from '../../stage/time';
 import { Fold } from '../../ui/Fold';
-import { MovableColour } from '../../ui/MovableColour';
+import { MovableValue } from '../../ui/MovableValue';
 import { MovableField } from '../../ui/MovableField';
 import { BlurFields } from './BlurFields';
 import { CueList } from './CueList';
@@ -22,9 +22,9 @@ export function MoveSheet() {
   const selected = useEditor((s) => s.selected);
   const time = useRestingTime();
   const lettering = letteringOf(doc, selected);
-  const placed = placedOf(doc, selected);
+  const shape = shapeOf(doc, selected);
   const charted = useEditor(chartedOf);
-  if (!doc || (!lettering && !placed)) {
+  if (!doc || (!lettering && !shape)) {
     return (
       <>
         <p className="mb-3 rounded-lg bg-paper p-3">
@@ -34,19 +34,15 @@ export function MoveSheet() {
       </>
     );
   }
-  const id = lettering?.id ?? placed?.id ?? '';
+  const id = lettering?.id ?? shape?.id ?? '';
   return (
     <>
       {lettering && <RecipeCards key={id} lettering={lettering} />}
       <section className="section">
         <h2 className="section-title">At {clock(doc, time)}</h2>
-        {(lettering ? MAIN : channelsOf(doc, id)).map((c) =>
-          c === 'fill' ? (
-            <MovableColour key={c} item={id} label="Colour" />
-          ) : (
-            <MovableField key={c} item={id} channel={c} />
-          ),
-        )}
+        {(lettering ? MAIN : channelsOf(doc, id)).map((c) => (
+          <MovableValue key={c} item={id} channel={c} />
+        ))}
         {lettering && <More lettering={lettering} />}
         <p className="mt-2 text-[12px] leading-snug text-soft">
           A ring sets or removes a keyframe at the playhead. A value without keyframes is still, and
@@ -94,7 +90,7 @@ function More({ lettering }: { lettering: Lettering }) {
       {[...MORE, ...shown].map((c) => (
         <MovableField key={c} item={lettering.id} channel={c} />
       ))}
-      <MovableColour item={lettering.id} label="Colour" />
+      <MovableValue item={lettering.id} channel="fill" />
       {face?.axes.map((a) => (
         <MovableField
           key={a.tag}

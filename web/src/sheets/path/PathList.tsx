@@ -104,7 +104,7 @@ function Row({ path, lettering, chosen }: RowProps) {
   );
 }
 
-/** Asked before a path goes that letterings sit on. */
+/** Asked before a path goes that something stands on. */
 function Leaving({ path, onClose }: { path: GuidePath; onClose: () => void }) {
   const paths = useEditor((s) => s.doc?.paths);
   const others = paths?.filter((p) => p.id !== path.id) ?? [];
@@ -116,7 +116,8 @@ function Leaving({ path, onClose }: { path: GuidePath; onClose: () => void }) {
   return (
     <Modal title={`Delete “${path.name}”?`} open onClose={onClose}>
       <p className="mb-3">
-        {count === 1 ? 'A lettering sits' : `${count} letterings sit`} on it. Where to?
+        {count === 1 ? 'One thing stands' : `${count} things stand`} on it or{' '}
+        {count === 1 ? 'has' : 'have'} its shape. Where to?
       </p>
       <div className="flex flex-col gap-1.5">
         {others.map((p) => (

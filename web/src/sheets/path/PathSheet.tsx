@@ -1,7 +1,9 @@
 import { useState } from 'react';
+import { PaintBucket } from 'lucide-react';
 import type { Lettering } from '../../core/document';
 import { isShape } from '../../core/document';
 import { pathOf, useEditor } from '../../state/editor';
+import { fillPath } from '../../state/itemActions';
 import { editPath, kindWord } from '../../state/paths';
 import { Fold } from '../../ui/Fold';
 import { DrawingSheet } from './DrawingSheet';
@@ -47,6 +49,14 @@ export function PathSheet({ lettering }: { lettering: Lettering | undefined }) {
                 {isShape(path) && <ShapeNumbers path={path} />}
                 {path.kind === 'freehand' && <FreehandNumbers path={path} />}
                 {(path.kind === 'drawn' || path.kind === 'smooth') && <PointTools path={path} />}
+                <button
+                  type="button"
+                  className="btn mt-2 w-full"
+                  title="A shape that is filled or drawn with a line, and moves with the path"
+                  onClick={() => fillPath(path.id)}
+                >
+                  <PaintBucket className="size-4" /> Fill this path
+                </button>
               </>
             )}
           </section>

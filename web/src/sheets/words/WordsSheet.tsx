@@ -102,7 +102,7 @@ export function WordsSheet({ lettering }: { lettering: Lettering }) {
       )}
       <section className="section">
         <h2 className="section-title">Colour</h2>
-        <MovableColour item={id} label="Fill" />
+        <MovableColour item={id} channel="fill" label="Fill" />
         {typeof lettering.fill !== 'string' && (
           <Segments
             label="Mixed in"

@@ -516,6 +516,7 @@ public final class CoreBridge {
         .add("unit", c.unit())
         .add("min", c.min())
         .add("max", c.max())
+        .add("colour", c.kind() == Channel.Kind.COLOUR)
         .toString();
   }
 

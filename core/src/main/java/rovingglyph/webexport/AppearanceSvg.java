@@ -2,9 +2,8 @@ package rovingglyph.webexport;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
+import rovingglyph.frame.PreparedPath;
 import rovingglyph.frame.PreparedScene;
-import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
@@ -105,6 +104,7 @@ final class AppearanceSvg {
 
   private String mask(Clip clip, Animate animate) {
     String mask = name + "-clip";
+    PreparedPath path = prepared.paths().get(clip.path());
     List<String> animations = new ArrayList<>();
     AnimatedValue soft = item.movable(Channel.SOFT_EDGE);
     String style = "";
@@ -128,18 +128,7 @@ final class AppearanceSvg {
         + "\""
         + style
         + ">"
-        + SmilShapes.path("<path", shapes(clip.path()), scene.length())
+        + SmilShapes.contour("<path", path.moves(), path::at, "", scene)
         + "</g></mask>\n";
-  }
-
-  /** The path in every frame. */
-  private List<String> shapes(String path) {
-    List<String> out = new ArrayList<>();
-    int frames = prepared.paths().get(path).moves() ? scene.frameCount() : 1;
-    Function<Double, String> at = t -> SvgPath.write(prepared.paths().get(path).at(t), 3);
-    for (int f = 0; f < frames; f++) {
-      out.add(at.apply(scene.rate().timeOf(f)));
-    }
-    return out;
   }
 }

@@ -1,7 +1,6 @@
 package rovingglyph.webexport;
 
 import rovingglyph.frame.PreparedFilledPath;
-import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.Scene;
@@ -34,6 +33,6 @@ final class FilledPathSvg {
           .fixed("stroke-linejoin", "round")
           .fixed("stroke-linecap", Spelling.of(item.cap()));
     }
-    return out.path(prepared.path().moves(), t -> SvgPath.write(prepared.path().at(t), 3));
+    return out.path(prepared.path());
   }
 }

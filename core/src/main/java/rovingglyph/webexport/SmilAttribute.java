@@ -3,10 +3,10 @@ package rovingglyph.webexport;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import rovingglyph.frame.PreparedPath;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.scene.Scene;
 
@@ -99,13 +99,10 @@ final class SmilAttribute {
     return this;
   }
 
-  /** A path with these attributes; where it moves, another one in every frame. */
-  String path(boolean moves, DoubleFunction<String> data) {
-    List<String> shapes = new ArrayList<>();
-    for (int f = 0; f < (moves ? scene.frameCount() : 1); f++) {
-      shapes.add(data.apply(scene.rate().timeOf(f)));
-    }
-    return SmilShapes.path("<path" + attributes, shapes, animations.toString(), scene.length());
+  /** The contour of a path with these attributes. */
+  String path(PreparedPath path) {
+    return SmilShapes.contour(
+        "<path" + attributes, path.moves(), path::at, animations.toString(), scene);
   }
 
   private static String joined(double[] numbers) {

@@ -1,40 +1,92 @@
 package rovingglyph.webexport;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.DoubleFunction;
+import java.util.stream.Stream;
+import rovingglyph.geometry.Arc;
+import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Decimal;
+import rovingglyph.geometry.Segment;
+import rovingglyph.geometry.SvgPath;
+import rovingglyph.scene.Scene;
 
-/** A path whose data is another one in every frame (SMIL, calcMode discrete). */
+/** A path whose data goes with the time (SMIL). */
 final class SmilShapes {
+  private static final int PLACES = 3;
+
   private SmilShapes() {}
 
-  /** The same without further animations. */
-  static String path(String open, List<String> shapes, double seconds) {
-    return path(open, shapes, "", seconds);
-  }
-
   /**
-   * A path.
+   * A path whose data is another one in every frame, and the same during each.
    *
    * @param open the element's beginning, without its data
    * @param shapes one per frame; empty for nothing
-   * @param animations of its other attributes
    * @param seconds that all of them take
    */
-  static String path(String open, List<String> shapes, String animations, double seconds) {
+  static String path(String open, List<String> shapes, double seconds) {
     String first = data(shapes.get(0));
     if (shapes.stream().allMatch(shapes.get(0)::equals)) {
-      String end = animations.isEmpty() ? "/>\n" : ">" + animations + "</path>\n";
-      return open + " d=\"" + first + "\"" + end;
+      return open + " d=\"" + first + "\"/>\n";
     }
-    StringBuilder out = new StringBuilder(open);
-    out.append(" d=\"").append(first).append("\">").append(animations);
-    out.append("<animate attributeName=\"d\"");
-    out.append(" calcMode=\"discrete\" repeatCount=\"indefinite\" dur=\"");
+    return open + " d=\"" + first + "\">" + animation("discrete", shapes, seconds) + "</path>\n";
+  }
+
+  /**
+   * A contour: from frame to frame its points go in straight lines, where it has the same segments
+   * in every one; else it is another one in every frame.
+   *
+   * @param open the element's beginning, without its data
+   * @param animations of its other attributes
+   */
+  static String contour(
+      String open, boolean moves, DoubleFunction<Contour> at, String animations, Scene scene) {
+    if (!moves) {
+      String end = animations.isEmpty() ? "/>\n" : ">" + animations + "</path>\n";
+      return open + " d=\"" + SvgPath.write(at.apply(0), PLACES) + "\"" + end;
+    }
+    List<String> shapes = new ArrayList<>();
+    int frames = scene.frameCount();
+    for (int f = 0; f <= frames; f++) {
+      Contour c = at.apply(scene.length() * f / frames);
+      shapes.add(SvgPath.write(withoutArcs(c), PLACES));
+    }
+    String commands = commands(shapes.get(0));
+    boolean alike = shapes.stream().allMatch(s -> commands(s).equals(commands));
+    String animation =
+        alike
+            ? animation("linear", shapes, scene.length())
+            : animation("discrete", shapes.subList(0, frames), scene.length());
+    return open + " d=\"" + shapes.get(0) + "\">" + animations + animation + "</path>\n";
+  }
+
+  /** Flags of arcs have nothing between them. */
+  private static Contour withoutArcs(Contour c) {
+    List<Segment> all =
+        c.segments().stream()
+            .flatMap(s -> s instanceof Arc a ? a.cubics().stream() : Stream.of(s))
+            .toList();
+    return all.isEmpty() ? c : new Contour(all, c.closed());
+  }
+
+  private static String commands(String data) {
+    StringBuilder out = new StringBuilder();
+    for (char c : data.toCharArray()) {
+      if (Character.isLetter(c) && c != 'e') {
+        out.append(c);
+      }
+    }
+    return out.toString();
+  }
+
+  private static String animation(String mode, List<String> shapes, double seconds) {
+    StringBuilder out = new StringBuilder("<animate attributeName=\"d\" calcMode=\"");
+    out.append(mode).append("\" repeatCount=\"indefinite\" dur=\"");
     out.append(Decimal.text(seconds, 6)).append("s\" values=\"");
     for (int i = 0; i < shapes.size(); i++) {
       out.append(i > 0 ? ";" : "").append(data(shapes.get(i)));
     }
-    return out.append("\"/></path>\n").toString();
+    return out.append("\"/>").toString();
   }
 
   /** Nothing has no data that could be animated: a move outside draws as little. */

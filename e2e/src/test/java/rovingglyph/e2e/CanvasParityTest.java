@@ -41,6 +41,10 @@ class CanvasParityTest {
   private static final double NEAR_SHARE = 0.999;
   private static final int FARTHEST = 40;
   private static final double MEAN = 0.1;
+
+  /** Where the stage is not of the frame's size: what lies between pixels is rounded either way. */
+  private static final double SCALED_MEAN = 0.2;
+
   private static final int TIMES = 5;
   private static final int RANDOM_SCENES = 50;
 
@@ -125,7 +129,7 @@ class CanvasParityTest {
       String at = name + " at " + times.get(i) + ": " + d;
       assertThat(d.near).as(at).isGreaterThanOrEqualTo(NEAR_SHARE);
       assertThat(d.farthest).as(at).isLessThanOrEqualTo(FARTHEST);
-      assertThat(d.mean).as(at).isLessThan(MEAN);
+      assertThat(d.mean).as(at).isLessThan(scale == 1 ? MEAN : SCALED_MEAN);
     }
   }
 

@@ -77,6 +77,35 @@ class DressTest {
   }
 
   @Test
+  void aPathIsFilledAndGoesWhereItsPathGoes() {
+    w.addLettering("kites aloft");
+    w.tab(2);
+    w.button("Fill this path").click();
+    JsonObject shape = w.items("filled-path").get(0);
+    String path = w.path(0).getString("id", "");
+    assertThat(shape.getString("path", "")).isEqualTo(path);
+    assertThat(shape.getBoolean("filled", false)).isTrue();
+    w.type("Line width", "12");
+    page.getByLabel("Line colour: six hexadecimal digits").fill("#C4472D");
+    page.keyboard().press("Enter");
+    page.getByText("Filled", new Page.GetByTextOptions().setExact(true)).click();
+    shape = w.items("filled-path").get(0);
+    assertThat(shape.getBoolean("filled", true)).isFalse();
+    assertThat(shape.getString("stroke", "")).isEqualTo("#C4472D");
+    assertThat(shape.getDouble("strokeWidth", 0)).isEqualTo(12);
+    assertThat(page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first())
+        .hasAttribute("aria-pressed", "true");
+    // The path is asked for before it goes: the shape keeps one of its own.
+    w.tab(2);
+    w.button("Delete Circle 1").click();
+    assertThat(page.getByText("2 things stand on it or have its shape")).isVisible();
+    w.button("Each keeps a copy of the path").click();
+    assertThat(w.items("filled-path").get(0).getString("path", "")).isNotEqualTo(path);
+    page.keyboard().press("Control+z");
+    assertThat(w.items("filled-path").get(0).getString("path", "")).isEqualTo(path);
+  }
+
+  @Test
   void aLetteringIsBlurredOverTimeBlendedAndClipped() {
     w.addLettering("kites aloft");
     w.tab(5);

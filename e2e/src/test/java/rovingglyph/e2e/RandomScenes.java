@@ -92,10 +92,11 @@ final class RandomScenes {
 
   private String item() {
     String id = "i" + ids++;
-    return switch (random.nextInt(4)) {
+    return switch (random.nextInt(5)) {
       case 0 -> lettering(id);
       case 1 -> drawing(id);
       case 2 -> picture(id);
+      case 3 -> filledPath(id);
       default -> field(id);
     };
   }
@@ -140,6 +141,23 @@ final class RandomScenes {
             value(30, 100),
             colour(),
             colour(),
+            appearance());
+  }
+
+  private String filledPath(String id) {
+    String[] caps = {"butt", "round", "square"};
+    return """
+        {"kind":"filled-path","id":"%s","path":"p%d","filled":%s,"cap":"%s","opacity":%s,"fill":"%s",
+         "stroke":"%s","strokeWidth":%s%s}"""
+        .formatted(
+            id,
+            random.nextInt(3),
+            random.nextInt(3) > 0,
+            caps[random.nextInt(3)],
+            value(20, 100),
+            colour(),
+            colour(),
+            random.nextInt(3) == 0 ? "0" : value(0, 20),
             appearance());
   }
 

@@ -21,8 +21,9 @@ import rovingglyph.shaping.Shaper;
 import rovingglyph.webexport.AnimatedSvg;
 
 /**
- * Scenes of chance, with all kinds of items, blend modes, blurs and clips, as animated SVG in
- * Chromium against the render, between frames too.
+ * Browsers bring pictures in an SVG to their size in a way of their own, so that these may be a
+ * little farther off. Scenes of chance, with all kinds of items, blend modes, blurs and clips, as
+ * animated SVG in Chromium against the render, between frames too.
  */
 class SvgAppearanceTest {
   private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
@@ -55,7 +56,9 @@ class SvgAppearanceTest {
       PictureTest.Difference d =
           PictureTest.Difference.of(Images.of(scene, KeptPictures.bitmaps(), 1, t), shot);
       assertThat(d.share()).as("seed " + seed + " at " + t + ": " + d).isLessThan(0.001);
-      assertThat(d.mean()).as("seed " + seed + " at " + t + ": " + d).isLessThan(0.8);
+      assertThat(d.mean())
+          .as("seed " + seed + " at " + t + ": " + d)
+          .isLessThan(scene.images().isEmpty() ? 0.8 : 1.2);
     }
     page.context().close();
   }

@@ -1,6 +1,6 @@
 import { Suspense, type ReactNode } from 'react';
 import { TAB_NAMES, useEditor, type Tab } from '../state/editor';
-import { letteringOf, placedOf } from '../state/items';
+import { letteringOf, shapeOf } from '../state/items';
 import { addLettering } from '../state/itemActions';
 import type { Lettering } from '../core/document';
 import { later } from '../ui/later';
@@ -20,8 +20,8 @@ export function Sheet() {
   const doc = useEditor((s) => s.doc);
   const selected = useEditor((s) => s.selected);
   const lettering = letteringOf(doc, selected);
-  const placed = placedOf(doc, selected);
-  const subject = placed && (tab === 'move' || tab === 'dress') ? placed.name : undefined;
+  const shape = shapeOf(doc, selected);
+  const subject = shape && (tab === 'move' || tab === 'dress') ? shape.name : undefined;
   const path = doc?.paths.find((p) => p.id === lettering?.path);
   if (!doc) return <aside className="min-h-0 flex-1 bg-sheet" />;
   const needsLettering = tab === 'words' || tab === 'seat';

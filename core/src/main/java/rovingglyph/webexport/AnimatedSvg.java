@@ -181,7 +181,14 @@ public final class AnimatedSvg {
     public Void picture(Picture p) {
       String bitmap = bitmapIds.get(p.image());
       if (bitmap != null) {
-        placed(name, p, () -> body.append(new PictureSvg(p, scene).write(bitmap)));
+        PictureSvg picture = new PictureSvg(p, scene);
+        String own = name + "-p";
+        placed(
+            name,
+            p,
+            () ->
+                body.append(
+                    picture.write(bitmap, own, AnimatedSvg.this::own, AnimatedSvg.this::animate)));
       }
       return null;
     }

@@ -1,17 +1,24 @@
 package rovingglyph.webexport;
 
+import java.util.ArrayList;
+import java.util.List;
 import rovingglyph.frame.GroupTransform;
 import rovingglyph.frame.PreparedPicture;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
+import rovingglyph.scene.Channel;
 import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 
-/** A picture in its own pixels: a window of its own onto the bitmap, which crops it. */
+/** A picture in its own pixels: the bitmap, brought to its size and cropped. */
 final class PictureSvg {
   /** Of lengths, px. */
   private static final double TOLERANCE = 0.05;
+
+  private static final List<Channel> CROP =
+      List.of(Channel.CROP_LEFT, Channel.CROP_TOP, Channel.CROP_RIGHT, Channel.CROP_BOTTOM);
 
   private final PreparedPicture prepared;
   private final Picture picture;
@@ -42,30 +49,55 @@ final class PictureSvg {
   }
 
   /**
+   * Writes it. There is no {@code <svg>} within it, which styles of a page that it is set into
+   * would reach.
+   *
    * @param bitmap id of an element of the natural size of the picture
+   * @param name of its own, for what it drives
    */
-  String write(String bitmap) {
-    SmilAttribute window =
+  String write(
+      String bitmap, String name, AppearanceSvg.Values values, AppearanceSvg.Animate animate) {
+    int w = picture.pixelWidth();
+    int h = picture.pixelHeight();
+    List<String> animations = new ArrayList<>();
+    String across = values.own(name + "-w", picture.movable(Channel.WIDTH), TOLERANCE, animations);
+    String down = values.own(name + "-h", picture.movable(Channel.HEIGHT), TOLERANCE, animations);
+    animate.animate(name, animations);
+    String scale = "scale(calc(" + across + "/" + w + "),calc(" + down + "/" + h + "))";
+    String middle = Decimal.text(-w / 2.0, 1) + "px," + Decimal.text(-h / 2.0, 1) + "px";
+    String place = "transform:" + scale + " translate(" + middle + ")";
+    String use = "<use href=\"#" + bitmap + "\"/>";
+    String shown =
+        isCropped()
+            ? crop(name + "-crop") + "<g clip-path=\"url(#" + name + "-crop)\">" + use + "</g>"
+            : use;
+    return "<g class=\"" + name + "\" style=\"" + place + "\">" + shown + "</g>\n";
+  }
+
+  private boolean isCropped() {
+    return CROP.stream()
+        .map(picture::movable)
+        .anyMatch(m -> m.moves() || m.keyed() || m.base() > 0);
+  }
+
+  /** What is left of it, in pixels of the bitmap. */
+  private String crop(String id) {
+    SmilAttribute left =
         new SmilAttribute(scene)
-            .number("x", TOLERANCE, t -> seen(t).left())
-            .number("y", TOLERANCE, t -> seen(t).top())
-            .number("width", TOLERANCE, t -> seen(t).width())
-            .number("height", TOLERANCE, t -> seen(t).height())
-            .numbers("viewBox", TOLERANCE, this::cropped);
-    return window
-        .fixed("preserveAspectRatio", "none")
-        .element("svg", "<use href=\"#" + bitmap + "\"/>");
+            .number("x", TOLERANCE, t -> cropped(t)[0])
+            .number("y", TOLERANCE, t -> cropped(t)[1])
+            .number("width", TOLERANCE, t -> cropped(t)[2])
+            .number("height", TOLERANCE, t -> cropped(t)[3]);
+    return "<clipPath id=\"" + id + "\">" + left.element("rect", "").strip() + "</clipPath>";
   }
 
-  /** What is left of it; of no size where nothing is. */
-  private Rect seen(double time) {
-    Rect seen = prepared.seen(time);
-    return seen.isEmpty() ? new Rect(0, 0, 0, 0) : seen;
-  }
-
+  /** Left, top, width and height; of no size where nothing is left. */
   private double[] cropped(double time) {
     Rect whole = prepared.whole(time);
-    Rect seen = seen(time);
+    Rect seen = prepared.seen(time);
+    if (seen.isEmpty()) {
+      return new double[4];
+    }
     double x = picture.pixelWidth() / whole.width();
     double y = picture.pixelHeight() / whole.height();
     return new double[] {

@@ -1,7 +1,6 @@
 package rovingglyph.webexport;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.Function;
@@ -33,19 +32,6 @@ final class SmilAttribute {
   SmilAttribute fixed(String name, String value) {
     attributes.append(' ').append(name).append("=\"").append(value).append('"');
     return this;
-  }
-
-  /** Several numbers in one attribute. */
-  SmilAttribute numbers(String name, double tolerance, Samples.Source values) {
-    Track.Gap gap =
-        (a, b) -> {
-          double most = 0;
-          for (int i = 0; i < a.length; i++) {
-            most = Math.max(most, Math.abs(a[i] - b[i]));
-          }
-          return most;
-        };
-    return add(name, values, gap, tolerance, SmilAttribute::joined);
   }
 
   /**
@@ -103,12 +89,6 @@ final class SmilAttribute {
   String path(PreparedPath path) {
     return SmilShapes.contour(
         "<path" + attributes, path.moves(), path::at, animations.toString(), scene);
-  }
-
-  private static String joined(double[] numbers) {
-    return Arrays.stream(numbers)
-        .mapToObj(n -> Decimal.text(n, 3))
-        .collect(Collectors.joining(" "));
   }
 
   /** An element with these attributes and what is in it. */

@@ -49,14 +49,14 @@ class PictureSvgTest {
   }
 
   @Test
-  void aWindowOfItsOwnCropsIt() {
+  void itIsCroppedInThePixelsOfItsBitmap() {
     String svg = write(new ArrayList<>(), picture("a", "kites", ",\"cropLeft\":25,\"cropTop\":10"));
-    assertThat(svg)
-        .contains("x=\"-100\" y=\"-80\" width=\"300\" height=\"180\" viewBox=\"100 20 300 180\"");
+    assertThat(svg).contains("<rect x=\"100\" y=\"20\" width=\"300\" height=\"180\"></rect></clipPath>");
+    assertThat(write(new ArrayList<>(), picture("a", "kites", ""))).doesNotContain("clipPath");
     String moving =
         ",\"cropLeft\":{\"keyframes\":[{\"time\":0,\"value\":0},{\"time\":4,\"value\":50}]}";
     assertThat(write(new ArrayList<>(), picture("a", "kites", moving)))
-        .contains("<animate attributeName=\"viewBox\"", "<animate attributeName=\"width\"");
+        .contains("<animate attributeName=\"x\"", "<animate attributeName=\"width\"");
   }
 
   @Test

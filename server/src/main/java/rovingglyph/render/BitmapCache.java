@@ -23,7 +23,7 @@ import java.util.Map;
  */
 final class BitmapCache implements AutoCloseable {
   /** Bytes of decoded bitmaps that are kept; the one that is needed now is kept in any case. */
-  private static final long MOST = 400L << 20;
+  static final long MOST = 400L << 20;
 
   private record Key(String image, int level) {}
 

@@ -1,11 +1,14 @@
 package rovingglyph.render;
 
+import java.util.HashMap;
+import java.util.Map;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
+import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 
 /** What painting a scene takes of the heap, estimated before it is begun. */
@@ -40,8 +43,8 @@ public final class MemoryNeed {
         + (need >> 20)
         + " MB of memory, and this server has "
         + (available() >> 20)
-        + " MB for it. Make the frame smaller, fade, blur or clip fewer groups within each other, turn motion blur"
-        + " off, or start the server with more memory (ROVING_MEMORY).";
+        + " MB for it. Make the frame smaller, fade, blur or clip fewer groups within each other, take smaller"
+        + " pictures, turn motion blur off, or start the server with more memory (ROVING_MEMORY).";
   }
 
   private static long available() {
@@ -59,7 +62,17 @@ public final class MemoryNeed {
     }
     int layers = scene.stack().stream().mapToInt(id -> layers(scene, id)).max().orElse(0);
     int sums = scene.blur().angle() > 0 ? 4 : 0;
-    return (images + layers + sums) * image(scene, scale);
+    return (images + layers + sums) * image(scene, scale) + pictures(scene);
+  }
+
+  /** Bitmaps of the scene's pictures, each once, as long as they are kept decoded. */
+  private static long pictures(Scene scene) {
+    Map<String, Long> each = new HashMap<>();
+    for (Picture p : scene.pictures()) {
+      each.put(p.image(), 4L * p.pixelWidth() * p.pixelHeight());
+    }
+    long all = each.values().stream().mapToLong(Long::longValue).sum();
+    return Math.min(all, BitmapCache.MOST);
   }
 
   /** Layers that are open at one time at most: an item's own, and those of what is in it. */

@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.scene.Scene;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
 
@@ -218,5 +219,20 @@ class RenderTest {
     }
     // Darker, then lighter again: one streak.
     assertThat(turns).isEqualTo(1);
+  }
+
+  @Test
+  void picturesCountOnceForMemoryHoweverOftenTheyAreShown() {
+    String item =
+        "{\"kind\":\"picture\",\"id\":\"%s\",\"image\":\"%s\",\"pixelWidth\":1000,\"pixelHeight\":500}";
+    String document =
+        "{\"format\":\"roving-glyph-scene\",\"version\":2,\"width\":100,\"height\":100,\"items\":[%s]}";
+    String twice = item.formatted("a", "kites") + "," + item.formatted("b", "kites");
+    Scene none = SceneCodec.read(document.formatted(""));
+    Scene same = SceneCodec.read(document.formatted(twice));
+    Scene other = SceneCodec.read(document.formatted(twice + "," + item.formatted("c", "dunes")));
+    long plain = MemoryNeed.bytes(none, 1, 1);
+    assertThat(MemoryNeed.bytes(same, 1, 1) - plain).isEqualTo(2_000_000);
+    assertThat(MemoryNeed.bytes(other, 1, 1) - plain).isEqualTo(4_000_000);
   }
 }

@@ -51,7 +51,8 @@ class PictureSvgTest {
   @Test
   void itIsCroppedInThePixelsOfItsBitmap() {
     String svg = write(new ArrayList<>(), picture("a", "kites", ",\"cropLeft\":25,\"cropTop\":10"));
-    assertThat(svg).contains("<rect x=\"100\" y=\"20\" width=\"300\" height=\"180\"></rect></clipPath>");
+    assertThat(svg)
+        .contains("<rect x=\"100\" y=\"20\" width=\"300\" height=\"180\"></rect></clipPath>");
     assertThat(write(new ArrayList<>(), picture("a", "kites", ""))).doesNotContain("clipPath");
     String moving =
         ",\"cropLeft\":{\"keyframes\":[{\"time\":0,\"value\":0},{\"time\":4,\"value\":50}]}";

@@ -5,17 +5,15 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.concurrent.Semaphore;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import rovingglyph.render.Bitmaps;
+import rovingglyph.server.LimitedProcess;
+import rovingglyph.server.Sha256;
 import rovingglyph.svgimport.SvgSize;
 
 /**
@@ -45,12 +43,15 @@ public final class PictureFile {
   /** The longest side of an SVG as it is painted, px: as sharp as the widest frames ask. */
   private static final int SVG_SIDE = 4096;
 
-  private static final int SECONDS = 30;
+  private static final long MEMORY = 3L << 30;
+  private static final long WRITTEN = 1L << 29;
 
-  /** Of computing for an SVG: filters can ask for any amount. */
-  private static final int SVG_SECONDS = 10;
+  private static final LimitedProcess DECODER =
+      new LimitedProcess(30, MEMORY, WRITTEN, "openjdk-17-jre-headless");
+  private static final LimitedProcess AVIF = new LimitedProcess(30, MEMORY, WRITTEN, "libavif-bin");
 
-  private static final String MEMORY = "--as=3221225472";
+  /** Filters of an SVG can ask for any amount of computing. */
+  private static final LimitedProcess SVG = new LimitedProcess(10, MEMORY, WRITTEN, "librsvg2-bin");
 
   /** Decoders at work at one time; what waits longer than its client does is refused by that. */
   private static final Semaphore TURN = new Semaphore(2, true);
@@ -59,12 +60,7 @@ public final class PictureFile {
 
   /** What a file is called in documents: made from its content, so that the same is kept once. */
   static String id(byte[] file) {
-    try {
-      byte[] hash = MessageDigest.getInstance("SHA-256").digest(file);
-      return "picture-" + HexFormat.of().formatHex(hash, 0, 10);
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
+    return "picture-" + Sha256.hex(file, 20);
   }
 
   /**
@@ -116,17 +112,7 @@ public final class PictureFile {
     } else if (type.equals("image/avif")) {
       Path png = folder.resolve("in.png");
       Path avif = Files.move(in, folder.resolve("in.avif"));
-      run(
-          folder,
-          SECONDS,
-          "libavif-bin",
-          "avifdec",
-          "-j",
-          "2",
-          "-d",
-          "8",
-          avif.toString(),
-          png.toString());
+      run(folder, AVIF, "avifdec", "-j", "2", "-d", "8", avif.toString(), png.toString());
       in = png;
     }
     Path out = Files.createDirectory(folder.resolve("out"));
@@ -163,8 +149,7 @@ public final class PictureFile {
     Path png = folder.resolve("in.png");
     run(
         folder,
-        SVG_SECONDS,
-        "librsvg2-bin",
+        SVG,
         "rsvg-convert",
         "--width=" + Math.max(1, Math.round(size[0] * times)),
         "--height=" + Math.max(1, Math.round(size[1] * times)),
@@ -178,8 +163,7 @@ public final class PictureFile {
       throws Unusable, IOException, InterruptedException {
     return run(
         folder,
-        SECONDS,
-        "openjdk-17-jre-headless",
+        DECODER,
         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
         "-Xmx192m",
         "-XX:+UseSerialGC",
@@ -201,48 +185,22 @@ public final class PictureFile {
         .collect(Collectors.joining(File.pathSeparator));
   }
 
-  private static List<String> run(Path folder, int seconds, String debianPackage, String... command)
-      throws Unusable, IOException, InterruptedException {
-    Path said = folder.resolve("said");
-    Path failed = folder.resolve("failed");
-    List<String> limited =
-        new ArrayList<>(
-            List.of("prlimit", MEMORY, "--cpu=" + seconds, "--fsize=" + (1L << 29), "--core=0"));
-    limited.addAll(List.of(command));
-    ProcessBuilder builder =
-        new ProcessBuilder(limited)
-            .redirectOutput(said.toFile())
-            .redirectError(failed.toFile())
-            .directory(folder.toFile());
-    builder.environment().put("MALLOC_ARENA_MAX", "2");
-    Process p = builder.start();
+  private static List<String> run(Path folder, LimitedProcess decoder, String... command)
+      throws Unusable, IOException {
+    LimitedProcess.Result r;
     try {
-      if (!p.waitFor(2L * seconds, TimeUnit.SECONDS)) {
-        throw tooLong(seconds);
-      }
-    } finally {
-      p.destroyForcibly();
+      r = decoder.run(folder, List.of(command));
+    } catch (LimitedProcess.TooLong e) {
+      throw new Unusable("The picture takes too long to read: " + e.getMessage());
     }
-    if (p.exitValue() == 0) {
-      return Files.readAllLines(said);
+    if (r.exit() != 0) {
+      throw refused(r.exit(), r.failed());
     }
-    int exit = p.exitValue();
-    if (exit == 128 + 24 || exit == 128 + 9) {
-      throw tooLong(seconds);
-    }
-    throw refused(exit, Files.readString(failed, StandardCharsets.UTF_8), debianPackage);
-  }
-
-  private static Unusable tooLong(int seconds) {
-    return new Unusable("The picture takes too long to read: more than " + seconds + " seconds");
+    return r.said();
   }
 
   /** What to tell of a decoder that failed; it throws where that is no fault of the picture's. */
-  private static Unusable refused(int exit, String failed, String debianPackage)
-      throws IOException {
-    if (exit == 127 || failed.contains("failed to execute")) {
-      throw new IOException("A program is missing: install Debian's " + debianPackage);
-    }
+  private static Unusable refused(int exit, String failed) throws IOException {
     if (failed.contains("Could not find or load main class")) {
       throw new IOException("The decoder of pictures did not start: " + failed.strip());
     }

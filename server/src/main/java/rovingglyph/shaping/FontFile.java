@@ -5,7 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
+import rovingglyph.server.LimitedProcess;
 
 /**
  * Font files from outside: TTF, OTF, WOFF and WOFF2. Each is taken apart and written anew by the
@@ -22,7 +22,10 @@ public final class FontFile {
 
   public static final int LARGEST = 30_000_000;
   private static final int MOST_GLYPHS = 50_000;
-  private static final int SECONDS = 20;
+
+  /** 2 GiB of memory and a few seconds of work are plenty for any honest font. */
+  private static final LimitedProcess SANITIZER =
+      new LimitedProcess(20, 1L << 31, 1 << 27, "opentype-sanitizer");
 
   private FontFile() {}
 
@@ -51,7 +54,7 @@ public final class FontFile {
       }
       return clean;
     } finally {
-      for (String name : List.of("in", "out", "log")) {
+      for (String name : List.of("in", "out", "said", "failed")) {
         Files.deleteIfExists(folder.resolve(name));
       }
       Files.deleteIfExists(folder);
@@ -67,42 +70,15 @@ public final class FontFile {
   }
 
   private static void sanitize(Path in, Path out) throws Unusable, IOException {
-    Path log = in.resolveSibling("log");
-    Process p;
+    LimitedProcess.Result r;
     try {
-      // 2 GiB of memory and a few seconds of work are plenty for any honest font.
-      p =
-          new ProcessBuilder(
-                  "prlimit",
-                  "--as=2147483648",
-                  "--cpu=" + SECONDS,
-                  "--fsize=134217728",
-                  "ots-sanitize",
-                  in.toString(),
-                  out.toString())
-              .redirectErrorStream(true)
-              .redirectOutput(log.toFile())
-              .start();
-    } catch (IOException e) {
-      throw new IOException("The program ots-sanitize is missing: install opentype-sanitizer", e);
+      r = SANITIZER.run(in.getParent(), List.of("ots-sanitize", in.toString(), out.toString()));
+    } catch (LimitedProcess.TooLong e) {
+      throw new Unusable("The font takes too long to read; it seems to be damaged");
     }
-    try {
-      if (!p.waitFor(SECONDS + 10, TimeUnit.SECONDS)) {
-        p.destroyForcibly();
-        throw new Unusable("The font takes too long to read; it seems to be damaged");
-      }
-    } catch (InterruptedException e) {
-      p.destroyForcibly();
-      Thread.currentThread().interrupt();
-      throw new IOException("Interrupted while reading a font", e);
-    }
-    if (p.exitValue() != 0 || !Files.isRegularFile(out)) {
-      String said = new String(Files.readAllBytes(log), StandardCharsets.UTF_8);
-      if (said.contains("ots-sanitize") && said.contains("No such file")) {
-        throw new IOException(
-            "The program ots-sanitize is missing: install Debian's opentype-sanitizer");
-      }
-      throw new Unusable("The font is damaged" + reason(said));
+    if (r.exit() != 0 || !Files.isRegularFile(out)) {
+      throw new Unusable(
+          "The font is damaged" + reason(String.join("\n", r.said()) + "\n" + r.failed()));
     }
   }
 

@@ -1,8 +1,6 @@
 package rovingglyph.tracing;
 
 import io.swagger.v3.oas.annotations.Operation;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
@@ -17,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import rovingglyph.server.RefusedException;
+import rovingglyph.server.Sha256;
 
 /** Pictures to trace over. The same file kept twice is stored once. */
 @RestController
@@ -37,7 +36,7 @@ class ImageController {
   Kept keep(@RequestBody(required = false) byte[] file) {
     byte[] content = file == null ? new byte[0] : file;
     ImageCheck.Checked c = ImageCheck.check(content);
-    byte[] hash = sha256(content);
+    byte[] hash = Sha256.of(content);
     jdbc.sql(
             "insert into image (id, sha256, type, width, height, content)"
                 + " values (?, ?, ?, ?, ?, ?) on conflict (sha256) do nothing")
@@ -66,13 +65,5 @@ class ImageController {
             "Content-Security-Policy",
             "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox")
         .body(image.content());
-  }
-
-  private static byte[] sha256(byte[] content) {
-    try {
-      return MessageDigest.getInstance("SHA-256").digest(content);
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 }

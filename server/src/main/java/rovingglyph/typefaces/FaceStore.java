@@ -1,9 +1,6 @@
 package rovingglyph.typefaces;
 
 import java.io.IOException;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import rovingglyph.server.RefusedException;
+import rovingglyph.server.Sha256;
 import rovingglyph.server.UnableException;
 import rovingglyph.shaping.Face;
 import rovingglyph.shaping.FaceCatalogue;
@@ -113,7 +111,7 @@ public class FaceStore implements FaceSource {
     } catch (IOException e) {
       throw new UnableException("The font could not be checked: " + e.getMessage(), e);
     }
-    String id = "font-" + sha256(file).substring(0, 20);
+    String id = "font-" + Sha256.hex(file, 20);
     Face face = FaceCatalogue.of(id, clean);
     int now =
         jdbc.sql("select count(*) from project_typeface where project_id = ?")
@@ -157,13 +155,5 @@ public class FaceStore implements FaceSource {
                 + " (select 1 from project_typeface where typeface_id = id)")
         .param(id)
         .update();
-  }
-
-  private static String sha256(byte[] content) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 }

@@ -26,6 +26,11 @@ export function isMissing(id: string): boolean {
   return sizes.get(id) === 'missing';
 }
 
+/** A picture that was missing is kept again. */
+export function isBack(id: string): void {
+  if (isMissing(id)) sizes.delete(id);
+}
+
 /** Whether nothing that was asked for is still on its way. */
 export function allArrived(): boolean {
   return ![...sizes.values()].includes('asked') && ![...bitmaps.values()].includes(null);

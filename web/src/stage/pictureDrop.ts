@@ -46,7 +46,9 @@ export function takeFiles(): () => void {
   };
   const pasted = (e: ClipboardEvent) => {
     const files = [...(e.clipboardData?.files ?? [])];
-    if (files.length === 0) return;
+    // What is copied from a text may come as words and as a picture: a field wants the words.
+    const typing = e.target instanceof HTMLElement && e.target.matches('input, textarea');
+    if (files.length === 0 || typing) return;
     e.preventDefault();
     takeIn(files);
   };

@@ -1,5 +1,6 @@
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import { api, ServerError, type KeptPicture } from '../api/client';
+import { isBack } from '../stage/bitmaps';
 import { applyEdit, select, useEditor } from './editor';
 import { newId } from './itemActions';
 import { notify } from './notices';
@@ -51,7 +52,9 @@ async function keep(file: File): Promise<KeptPicture | null> {
   }
   try {
     const name = file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 200);
-    return await api.keepPicture(project, name, file);
+    const kept = await api.keepPicture(project, name, file);
+    isBack(kept.id);
+    return kept;
   } catch (e) {
     notify(`${file.name}: ${e instanceof Error ? e.message : 'it could not be kept'}`, 'error');
     return null;

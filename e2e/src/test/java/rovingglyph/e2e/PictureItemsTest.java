@@ -71,7 +71,7 @@ class PictureItemsTest {
           const r = frame.getBoundingClientRect();
           const all = { bubbles: true, cancelable: true };
           if (how === 'paste') {
-            window.dispatchEvent(new ClipboardEvent('paste', { ...all, clipboardData: data }));
+            (document.activeElement ?? document.body).dispatchEvent(new ClipboardEvent('paste', { ...all, clipboardData: data }));
             return;
           }
           const at = { clientX: r.left + r.width * x, clientY: r.top + r.height * y };
@@ -130,6 +130,12 @@ class PictureItemsTest {
     give("paste", MadePictures.png(302, 200), "image.png", "image/png", 0, 0);
     assertThat(page.getByLabel("Add image")).isVisible();
     assertThat(value("x")).isEqualTo(960);
+    w.tab(1);
+    w.button("Lettering").click();
+    w.field("Text").focus();
+    give("paste", MadePictures.png(304, 200), "words.png", "image/png", 0, 0);
+    assertThat(w.field("Text")).isFocused();
+    w.tab(5);
     give("drop", "kite".getBytes(), "notes.txt", "text/plain", 0.5, 0.5);
     assertThat(page.getByText("notes.txt is no picture")).isVisible();
     give("drop", "kite".getBytes(), "broken.png", "image/png", 0.5, 0.5);

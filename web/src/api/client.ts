@@ -179,6 +179,14 @@ const BYTES = { 'Content-Type': 'application/octet-stream' };
 export const api = {
   svgPaths: (file: Blob) =>
     ask<{ paths: FoundPath[]; notes: string[] }>('POST', '/api/svg-paths', file, BYTES),
+  /** An SVG file as filled shapes; none where it is more than these. */
+  svgDrawing: (file: Blob) =>
+    ask<{ width: number; height: number; parts: { d: string; fill: string }[] }>(
+      'POST',
+      '/api/svg-drawing',
+      file,
+      BYTES,
+    ),
   keepImage: (file: Blob) => ask<KeptImage>('POST', '/api/images', file, BYTES),
   pictures: (project: string) => ask<KeptPicture[]>('GET', `/api/projects/${project}/pictures`),
   keepPicture: (project: string, name: string, file: Blob) =>

@@ -4,6 +4,7 @@ import { OF_PLACED } from '../state/channels';
 import { useEditor } from '../state/editor';
 import { changeScene } from '../state/values';
 import {
+  drawingOf,
   fieldOf,
   filledPathOf,
   groupOf,
@@ -17,6 +18,7 @@ import { Check } from '../ui/Check';
 import { ColourField } from '../ui/ColourField';
 import { MovableColour } from '../ui/MovableColour';
 import { MovableField } from '../ui/MovableField';
+import { DrawingSection } from './dress/DrawingSection';
 import { FieldSection } from './dress/FieldSection';
 import { FilledPathSection } from './dress/FilledPathSection';
 import { FinishSection } from './dress/FinishSection';
@@ -32,6 +34,7 @@ export function DressSheet() {
   const lettering = letteringOf(doc, selected);
   const field = fieldOf(doc, selected);
   const filled = filledPathOf(doc, selected);
+  const drawing = drawingOf(doc, selected);
   const picture = pictureOf(doc, selected);
   const placed = placedOf(doc, selected);
   const group = groupOf(doc, selected);
@@ -49,7 +52,8 @@ export function DressSheet() {
       {field && <FieldSection key={field.id} field={field} />}
       {filled && <FilledPathSection key={filled.id} item={filled} />}
       {picture && <PictureSection key={picture.id} picture={picture} />}
-      {placed && !field && !picture && <PlacedSection key={placed.id} placed={placed} />}
+      {drawing && <DrawingSection key={drawing.id} drawing={drawing} />}
+      {placed && !field && !picture && !drawing && <PlacedSection key={placed.id} placed={placed} />}
       {group && <GroupSection group={group} />}
       {item && (lettering || placed || filled) && (
         <>

@@ -1,5 +1,6 @@
 import type {
   ColourField,
+  DrawingItem,
   FilledPath,
   Group,
   Item,
@@ -35,6 +36,11 @@ export function placedOf(doc: SceneDoc | null, id: string | null): Placed | unde
 /** The item with an id that is anything known but a lettering. */
 export function shapeOf(doc: SceneDoc | null, id: string | null): Placed | FilledPath | undefined {
   return placedOf(doc, id) ?? filledPathOf(doc, id);
+}
+
+export function drawingOf(doc: SceneDoc | null, id: string | null): DrawingItem | undefined {
+  const item = itemOf(doc, id);
+  return item?.kind === 'drawing' ? item : undefined;
 }
 
 export function fieldOf(doc: SceneDoc | null, id: string | null): ColourField | undefined {

@@ -51,8 +51,7 @@ async function keep(file: File): Promise<KeptPicture | null> {
     return null;
   }
   try {
-    const name = file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 200);
-    const kept = await api.keepPicture(project, name, file);
+    const kept = await api.keepPicture(project, nameOf(file), file);
     isBack(kept.id);
     return kept;
   } catch (e) {
@@ -69,12 +68,53 @@ export async function addPictureFiles(files: File[], at?: [number, number]): Pro
     if (files.length > 1 || file.size > 2_000_000) {
       notify(`Taking in ${file.name}${files.length > 1 ? `, ${i + 1} of ${files.length}` : ''}`);
     }
+    const stays = () => useEditor.getState().sceneId === scene;
+    if (isSvg(file) && (await addDrawing(file, stays, at, STEP * placed))) {
+      placed++;
+      continue;
+    }
     const kept = await keep(file);
     // Another scene may have been opened meanwhile: the project has the picture, that is enough.
-    if (kept && useEditor.getState().sceneId === scene) addPicture(kept, at, STEP * placed++);
+    if (kept && stays()) addPicture(kept, at, STEP * placed++);
   }
   refresh();
 }
+
+const isSvg = (f: File) => f.type === 'image/svg+xml' || /\.svg$/i.test(f.name);
+
+/**
+ * Adds an SVG of plain shapes as a drawing, whose colours can be changed.
+ *
+ * @param stays whether the scene that it is for is still open
+ * @returns false where it is no such file, and is to be kept as a picture
+ */
+async function addDrawing(
+  file: File,
+  stays: () => boolean,
+  at: [number, number] | undefined,
+  aside: number,
+): Promise<boolean> {
+  const { doc } = useEditor.getState();
+  try {
+    const { width, height, parts } = await api.svgDrawing(file);
+    if (!doc || parts.length === 0) return false;
+    const [x, y] = at ?? [doc.width / 2, doc.height / 2];
+    const id = newId();
+    const place = { width, height, x: x + aside, y: y + aside };
+    if (!stays()) return true;
+    if (applyEdit({ op: 'addDrawing', id, name: nameOf(file), parts, ...place }).length === 0) {
+      select(id);
+      useEditor.setState({ tab: 'dress' });
+    }
+    return true;
+  } catch {
+    // What is wrong with the file is told when it is kept.
+    return false;
+  }
+}
+
+/** What a file is called, without its extension. */
+const nameOf = (file: File) => file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 200);
 
 /** Adds a kept picture as an item and opens Dress. */
 export function addPicture(kept: KeptPicture, at?: [number, number], aside = 0): void {

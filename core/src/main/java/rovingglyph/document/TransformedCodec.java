@@ -5,7 +5,6 @@ import static rovingglyph.schema.Field.field;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Point;
-import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Drawing;
@@ -13,7 +12,6 @@ import rovingglyph.scene.Group;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Transformed;
 import rovingglyph.schema.Field;
-import rovingglyph.schema.Lists;
 import rovingglyph.schema.Schema;
 import rovingglyph.schema.Types;
 import rovingglyph.schema.Values;
@@ -25,23 +23,8 @@ final class TransformedCodec {
       AnimatedType.fields(
           Transformed.CHANNELS, Transformed::movable, c -> Transformed.start(c, Point.ORIGIN));
 
-  private static final Field<Drawing.Part, String> DATA =
-      field("d", Types.text(200_000), Drawing.Part::data).fallback("").about("SVG path data");
-  private static final Field<Drawing.Part, Integer> FILL =
-      field("fill", Types.colour(), Drawing.Part::fill)
-          .fallback(0)
-          .about("it is filled by the non-zero rule");
-
-  private static final Schema<Drawing.Part> PART =
-      Schema.<Drawing.Part>named("Part")
-          .with(DATA, FILL)
-          .keeping(Drawing.Part::extras)
-          .made(TransformedCodec::part);
-
   private static final Field<Drawing, List<Drawing.Part>> PARTS =
-      field("parts", Lists.list(PART, 500), Drawing::parts)
-          .fallback(List.of())
-          .about("back to front");
+      field("parts", DrawingParts.TYPE, Drawing::parts).fallback(List.of()).about("back to front");
 
   static final Schema<Drawing> DRAWING =
       Schema.<Drawing>named("Drawing")
@@ -103,15 +86,5 @@ final class TransformedCodec {
     if (!said) {
       values.put(c, values.get(c).with(there));
     }
-  }
-
-  private static Drawing.Part part(Values v) {
-    SvgPath.Parsed parsed = SvgPath.parse(v.get(DATA));
-    if (parsed.error() != null) {
-      v.fields()
-          .problem(
-              "d", parsed.error() + " at character " + (parsed.position() + 1), "SVG path data");
-    }
-    return new Drawing.Part(v.get(DATA), v.get(FILL), v.rest());
   }
 }

@@ -24,6 +24,7 @@ public final class Commands {
             Appearances.ALL,
             ColourFields.ALL,
             Pictures.ALL,
+            Drawings.ALL,
             FilledPaths.ALL,
             Changes.ALL,
             NewPaths.ALL,

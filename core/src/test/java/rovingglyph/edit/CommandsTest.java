@@ -190,6 +190,10 @@ class CommandsTest {
           return Json.parse("[{\"time\":1,\"value\":5}]");
         case "paths":
           return Json.parse("[{\"id\":\"new\",\"d\":\"M0 0L9 9\"}]");
+        case "parts":
+          return Json.parse("[{\"d\":\"M0 0H9V9Z\",\"fill\":\"#336699\"}]");
+        case "colour":
+          return Json.value("#C4472D");
         case "text":
           return Json.value("1\n00:00:01,000 --> 00:00:02,000\nGust\n");
         case "d":

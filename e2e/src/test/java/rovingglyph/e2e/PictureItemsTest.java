@@ -144,6 +144,34 @@ class PictureItemsTest {
   }
 
   @Test
+  void anSvgOfPlainShapesIsADrawingWhoseColoursCanBeChangedAndAnyOtherAPicture() {
+    String head = "<svg xmlns='http://www.w3.org/2000/svg' width='200' height='100'>";
+    String kite =
+        head
+            + "<path d='M0 0h100v100z' fill='#336699'/><rect x='120' width='40' height='40'/></svg>";
+    give("drop", kite.getBytes(), "kite.svg", "image/svg+xml", 0.5, 0.5);
+    assertThat(w.handle("place-centre")).isVisible();
+    JsonObject drawing = w.items("drawing").get(0);
+    assertThat(drawing.getString("name", "")).isEqualTo("kite");
+    assertThat(drawing.get("parts").asArray()).hasSize(2);
+    page.getByLabel("Colour 1: six hexadecimal digits").fill("#C4472D");
+    page.keyboard().press("Enter");
+    drawing = w.items("drawing").get(0);
+    assertThat(drawing.get("parts").asArray().get(0).asObject().getString("fill", ""))
+        .isEqualTo("#C4472D");
+    assertThat(drawing.get("parts").asArray().get(1).asObject().getString("fill", ""))
+        .isEqualTo("#000000");
+    page.keyboard().press("Control+z");
+    page.keyboard().press("Control+z");
+    assertThat(w.items("drawing")).isEmpty();
+    String faded = kite.replace("fill='#336699'", "fill='#336699' opacity='.5'");
+    give("drop", faded.getBytes(), "faded.svg", "image/svg+xml", 0.5, 0.5);
+    assertThat(page.getByLabel("Add faded")).isVisible();
+    assertThat(w.items("picture")).hasSize(1);
+    assertThat(value("pixelWidth")).isEqualTo(200);
+  }
+
+  @Test
   void itIsMovedScaledTurnedAndCroppedOnTheStage() throws IOException {
     add(file("Quay.png", 640, 360));
     BoundingBox b = w.handle("picture-body").boundingBox();

@@ -11,6 +11,16 @@ import org.springframework.web.bind.annotation.RestController;
 class SvgController {
 
   @Operation(
+      summary = "An SVG file as filled shapes; none where it is more than these",
+      description =
+          "Plain colours only: whatever has lines, gradients, text or effects, or is cut off by its"
+              + " frame, has no shapes here and is to be kept as a picture.")
+  @PostMapping(value = "/api/svg-drawing", consumes = MediaType.ALL_VALUE)
+  SvgDrawing.Result drawing(@RequestBody(required = false) byte[] file) {
+    return SvgDrawing.read(file == null ? new byte[0] : file);
+  }
+
+  @Operation(
       summary = "The paths that an SVG file draws, one subpath each",
       description =
           "Basic shapes, transforms, viewBox, units and use included; no entity, script or "

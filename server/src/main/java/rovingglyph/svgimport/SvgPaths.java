@@ -71,7 +71,7 @@ public final class SvgPaths {
   }
 
   /** The size of the viewport round an element, what 100 % is. */
-  private record View(double width, double height) {}
+  record View(double width, double height) {}
 
   /**
    * Reads a file.
@@ -82,13 +82,7 @@ public final class SvgPaths {
   public static Result read(byte[] file) {
     SvgPaths p = new SvgPaths(SvgDocument.read(file));
     SvgElement root = p.document.root;
-    double[] box = SvgValues.numbers(root.get("viewBox"));
-    double w = SvgValues.length(root.get("width"), 100, Double.NaN);
-    double h = SvgValues.length(root.get("height"), 100, Double.NaN);
-    boolean boxed = box.length == 4 && box[2] > 0 && box[3] > 0;
-    // Without a size of its own, or with one in percent, the viewBox is taken as px.
-    boolean sized = w > 0 && h > 0 && !(root.get("width") + root.get("height")).contains("%");
-    View view = new View(sized ? w : boxed ? box[2] : 300, sized ? h : boxed ? box[3] : 150);
+    View view = view(root);
     Affine place = viewport(root, view.width, view.height);
     p.children(root, place, inner(root, view), 0, "");
     if (p.found.isEmpty()) {
@@ -98,13 +92,24 @@ public final class SvgPaths {
     return new Result(view.width, view.height, p.found, p.notes);
   }
 
-  private static View inner(SvgElement e, View outer) {
+  /** The size of a file's own frame. */
+  static View view(SvgElement root) {
+    double[] box = SvgValues.numbers(root.get("viewBox"));
+    double w = SvgValues.length(root.get("width"), 100, Double.NaN);
+    double h = SvgValues.length(root.get("height"), 100, Double.NaN);
+    boolean boxed = box.length == 4 && box[2] > 0 && box[3] > 0;
+    // Without a size of its own, or with one in percent, the viewBox is taken as px.
+    boolean sized = w > 0 && h > 0 && !(root.get("width") + root.get("height")).contains("%");
+    return new View(sized ? w : boxed ? box[2] : 300, sized ? h : boxed ? box[3] : 150);
+  }
+
+  static View inner(SvgElement e, View outer) {
     double[] box = SvgValues.numbers(e.get("viewBox"));
     return box.length == 4 && box[2] > 0 && box[3] > 0 ? new View(box[2], box[3]) : outer;
   }
 
   /** The map of a viewBox onto its viewport (SVG 2, section 8.2). */
-  private static Affine viewport(SvgElement e, double width, double height) {
+  static Affine viewport(SvgElement e, double width, double height) {
     double[] box = SvgValues.numbers(e.get("viewBox"));
     if (box.length != 4 || !(box[2] > 0) || !(box[3] > 0)) {
       return Affine.IDENTITY;

@@ -160,6 +160,55 @@ class PictureFileTest {
         .hasMessageContaining("too long");
   }
 
+  private static byte[] useBomb() {
+    StringBuilder out = new StringBuilder("<defs><rect id='u0' width='1' height='1'/>");
+    for (int i = 1; i < 12; i++) {
+      out.append("<g id='u").append(i).append("'>");
+      out.append(("<use href='#u" + (i - 1) + "'/>").repeat(10)).append("</g>");
+    }
+    return MadePictures.svg(40, 40, out.append("</defs><use href='#u11'/>").toString());
+  }
+
+  private static byte[] plain(int w, int h) throws IOException {
+    java.io.ByteArrayOutputStream out = new java.io.ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(w, h, BufferedImage.TYPE_BYTE_BINARY), "png", out);
+    return out.toByteArray();
+  }
+
+  static Stream<Arguments> bombs() throws IOException {
+    return Stream.of(
+        Arguments.of("64 million pixels in a few kilobytes", plain(16_000, 4_000)),
+        Arguments.of("one row of pixels", plain(16_384, 1)),
+        Arguments.of("elements that use elements", useBomb()),
+        Arguments.of("an SVG without end", MadePictures.svg(2_000_000_000, 1, "")),
+        Arguments.of(
+            "an SVG of no size",
+            "<svg xmlns='http://www.w3.org/2000/svg' width='1e-300' height='1e400'/>".getBytes()),
+        Arguments.of(
+            "a pattern of patterns",
+            MadePictures.svg(
+                40,
+                40,
+                "<pattern id='p' width='.001' height='.001' patternUnits='userSpaceOnUse'>"
+                    + "<rect width='9' height='9' fill='url(#p)'/></pattern>"
+                    + "<rect width='2' height='2' fill='url(#p)'/>")));
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("bombs")
+  void whatIsFarMoreThanItSeemsIsReadOrRefusedInTime(String what, byte[] file) throws IOException {
+    assertThat(file.length).isLessThan(100_000);
+    long began = System.nanoTime();
+    try {
+      PictureFile.Read read = PictureFile.read(file);
+      assertThat(read.width()).isBetween(1, PictureLevels.LONGEST_SIDE);
+      assertThat(read.height()).isBetween(1, PictureLevels.LONGEST_SIDE);
+    } catch (PictureFile.Unusable e) {
+      assertThat(e.getMessage()).isNotBlank();
+    }
+    assertThat((System.nanoTime() - began) / 1e9).as("seconds").isLessThan(60);
+  }
+
   /** Whatever a damaged file holds, it is read or refused in words, within the limits. */
   @ParameterizedTest
   @MethodSource("kinds")

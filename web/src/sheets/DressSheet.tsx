@@ -53,7 +53,9 @@ export function DressSheet() {
       {filled && <FilledPathSection key={filled.id} item={filled} />}
       {picture && <PictureSection key={picture.id} picture={picture} />}
       {drawing && <DrawingSection key={drawing.id} drawing={drawing} />}
-      {placed && !field && !picture && !drawing && <PlacedSection key={placed.id} placed={placed} />}
+      {placed && !field && !picture && !drawing && (
+        <PlacedSection key={placed.id} placed={placed} />
+      )}
       {group && <GroupSection group={group} />}
       {item && (lettering || placed || filled) && (
         <>

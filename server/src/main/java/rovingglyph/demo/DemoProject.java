@@ -3,22 +3,24 @@ package rovingglyph.demo;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import rovingglyph.pictures.PictureStore;
 import rovingglyph.projects.ProjectStore;
+import rovingglyph.server.RefusedException;
+import rovingglyph.server.UnableException;
 
-/** Puts the demo project into an empty database. */
+/** Puts the demo project into an empty database, before the first request is answered. */
 @Component
-class DemoProject implements ApplicationRunner {
+class DemoProject implements SmartInitializingSingleton {
   /** Kite-string entrance comes first: it is what a new user sees. */
   private static final List<String> SCENES =
       List.of(
@@ -32,6 +34,7 @@ class DemoProject implements ApplicationRunner {
   /** With the name that each has; scenes name them by the ids made from their files. */
   private static final Map<String, String> PICTURES = Map.of("pier-at-dusk.svg", "Pier at dusk");
 
+  private static final Logger LOG = LoggerFactory.getLogger(DemoProject.class);
   private static final long LOCK = 0x524F56494E47L;
 
   private final ProjectStore projects;
@@ -50,6 +53,15 @@ class DemoProject implements ApplicationRunner {
     this.transaction = transaction;
   }
 
+  /** Without its pictures the project is of use all the same. */
+  private void keep(UUID project, String name, String file) {
+    try {
+      pictures.keep(project, name, picture(file));
+    } catch (UnableException | RefusedException e) {
+      LOG.warn("The demo project is without the picture {}: {}", name, e.getMessage());
+    }
+  }
+
   private static byte[] picture(String file) {
     try {
       return new ClassPathResource("demo/pictures/" + file).getContentAsByteArray();
@@ -58,21 +70,25 @@ class DemoProject implements ApplicationRunner {
     }
   }
 
-  @Override
-  public void run(ApplicationArguments args) throws IOException {
-    List<String> documents = new ArrayList<>();
-    for (String name : SCENES) {
-      documents.add(
-          new ClassPathResource("demo/" + name + ".json")
-              .getContentAsString(StandardCharsets.UTF_8));
+  private static String document(String scene) {
+    try {
+      return new ClassPathResource("demo/" + scene + ".json")
+          .getContentAsString(StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
+  }
+
+  @Override
+  public void afterSingletonsInstantiated() {
     transaction.executeWithoutResult(
         t -> {
           // Several nodes may start on one empty database at once.
           jdbc.sql("select pg_advisory_xact_lock(?)").param(LOCK).query(rs -> {});
           if (projects.isEmpty()) {
+            List<String> documents = SCENES.stream().map(DemoProject::document).toList();
             UUID project = projects.create("Saltmarsh Kite Fair", documents).id();
-            PICTURES.forEach((file, name) -> pictures.keep(project, name, picture(file)));
+            PICTURES.forEach((file, name) -> keep(project, name, file));
           }
         });
   }

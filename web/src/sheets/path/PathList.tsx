@@ -3,6 +3,7 @@ import { Copy, Eye, EyeOff, Lock, LockOpen, Trash2, Type } from 'lucide-react';
 import * as core from '../../core/core';
 import type { GuidePath, Lettering } from '../../core/document';
 import { applyEdit, useEditor } from '../../state/editor';
+import { letteringOf } from '../../state/items';
 import { addPath, choosePath, editPath, kindWord, sitters } from '../../state/paths';
 import { IconButton } from '../../ui/IconButton';
 import { Modal } from '../../ui/Modal';
@@ -108,17 +109,15 @@ function Row({ path, lettering, chosen }: RowProps) {
 function Leaving({ path, onClose }: { path: GuidePath; onClose: () => void }) {
   const paths = useEditor((s) => s.doc?.paths);
   const others = paths?.filter((p) => p.id !== path.id) ?? [];
-  const count = sitters(path.id).length;
+  const users = sitters(path.id);
+  const count = users.length;
   const leave = (to?: string) => {
     applyEdit({ op: 'deletePath', of: path.id, ...(to ? { to } : {}) });
     onClose();
   };
   return (
     <Modal title={`Delete “${path.name}”?`} open onClose={onClose}>
-      <p className="mb-3">
-        {count === 1 ? 'One thing stands' : `${count} things stand`} on it or{' '}
-        {count === 1 ? 'has' : 'have'} its shape. Where to?
-      </p>
+      <p className="mb-3">{whatStands(users)} Where to?</p>
       <div className="flex flex-col gap-1.5">
         {others.map((p) => (
           <button
@@ -139,4 +138,16 @@ function Leaving({ path, onClose }: { path: GuidePath; onClose: () => void }) {
       </div>
     </Modal>
   );
+}
+
+/** What goes with a path, in a sentence: letterings alone are called so. */
+function whatStands(ids: string[]): string {
+  const { doc } = useEditor.getState();
+  const one = ids.length === 1;
+  if (ids.every((id) => letteringOf(doc, id))) {
+    return one ? 'A lettering sits on it.' : `${ids.length} letterings sit on it.`;
+  }
+  return one
+    ? 'One thing stands on it or has its shape.'
+    : `${ids.length} things stand on it or have its shape.`;
 }

@@ -156,6 +156,7 @@ class PictureItemsTest {
     assertThat(drawing.get("parts").asArray()).hasSize(2);
     page.getByLabel("Colour 1: six hexadecimal digits").fill("#C4472D");
     page.keyboard().press("Enter");
+    page.getByLabel("Colour 1: six hexadecimal digits").blur();
     drawing = w.items("drawing").get(0);
     assertThat(drawing.get("parts").asArray().get(0).asObject().getString("fill", ""))
         .isEqualTo("#C4472D");

@@ -53,10 +53,12 @@ export function DressSheet() {
       {filled && <FilledPathSection key={filled.id} item={filled} />}
       {picture && <PictureSection key={picture.id} picture={picture} />}
       {drawing && <DrawingSection key={drawing.id} drawing={drawing} />}
-      {placed && !field && !picture && !drawing && (
-        <PlacedSection key={placed.id} placed={placed} />
+      {group && (
+        <>
+          <PlacedSection key={group.id} placed={group} />
+          <GroupSection group={group} />
+        </>
       )}
-      {group && <GroupSection group={group} />}
       {item && (lettering || placed || filled) && (
         <>
           <FinishSection key={`${item.id} finish`} item={item} />

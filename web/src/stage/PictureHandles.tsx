@@ -112,7 +112,7 @@ function cropByKeys(id: string, channel: Channel, edge: number) {
     if (way % 2 !== edge % 2) return;
     const by = (way === edge ? 1 : -1) * (e.shiftKey ? 10 : 1);
     const to = core.value(id, channel, useEditor.getState().time) + by;
-    setValue(id, channel, Math.min(Math.max(to, 0), 100), e.altKey, `keys.${channel}`);
+    setValue(id, channel, to, e.altKey, `keys.${channel}`);
   };
 }
 

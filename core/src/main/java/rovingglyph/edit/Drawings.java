@@ -70,9 +70,7 @@ final class Drawings {
     String name = v.get(Arguments.NAME) == null ? "Drawing" : v.get(Arguments.NAME);
     Drawing drawing =
         new Drawing(new ItemProperties(id, name), v.get(PARTS), values, UnknownFields.NONE);
-    List<String> stack = new ArrayList<>(scene.stack());
-    stack.add(Pictures.aboveGrounds(scene), id);
-    return scene.withItem(drawing).withStack(stack);
+    return Pictures.withGround(scene, drawing);
   }
 
   /** Gives the parts {@code indexes} of the drawing {@code item} another colour. */

@@ -3,7 +3,6 @@ package rovingglyph.edit;
 import static rovingglyph.edit.Arguments.ID;
 import static rovingglyph.edit.Command.argument;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -53,9 +52,7 @@ final class FilledPaths {
             Trail.Cap.ROUND,
             values,
             UnknownFields.NONE);
-    List<String> stack = new ArrayList<>(scene.stack());
-    stack.add(Pictures.aboveGrounds(scene), id);
-    return scene.withItem(item).withStack(stack);
+    return Pictures.withGround(scene, item);
   }
 
   /** An item with the shape of one path in the place of another's: filled, and clipped to. */

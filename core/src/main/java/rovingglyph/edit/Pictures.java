@@ -144,17 +144,22 @@ final class Pictures {
             Point.ORIGIN,
             values,
             UnknownFields.NONE);
-    List<String> stack = new ArrayList<>(scene.stack());
-    stack.add(aboveGrounds(scene), id);
-    return scene.withItem(picture).withStack(stack);
+    return withGround(scene, picture);
   }
 
   private static AnimatedValue still(Channel c, double value) {
     return new AnimatedValue(c.clamp(value));
   }
 
+  /** With a new item above what lies below all words. */
+  static Scene withGround(Scene scene, Item item) {
+    List<String> stack = new ArrayList<>(scene.stack());
+    stack.add(aboveGrounds(scene), item.id());
+    return scene.withItem(item).withStack(stack);
+  }
+
   /** How many things at the bottom of the stack neither are words nor hold any. */
-  static int aboveGrounds(Scene scene) {
+  private static int aboveGrounds(Scene scene) {
     int n = 0;
     for (String id : scene.stack()) {
       Item item = scene.item(id);

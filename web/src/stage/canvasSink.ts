@@ -1,5 +1,5 @@
 import { EffectKind, PaintKind } from '../core/generated/frame';
-import { LEAST_DEVIATION, smallBlur } from './smallBlur';
+import { blurFilter, composite, done, grown, withEffect, type Picture } from './layerEffects';
 import { addStep, type FramePaint, type FrameSink, type Layer } from './frameReader';
 
 type Context = CanvasRenderingContext2D;
@@ -32,15 +32,14 @@ interface Open {
   surface: Surface;
   alpha: number;
   composite: GlobalCompositeOperation;
-  filter: string;
+  effects: Layer['effects'];
+  /** How far these reach, in canvas pixels. */
+  reach: number;
   /** Whether it measures the layer below it instead of being seen. */
   matte: boolean;
 }
 
 const CAPS: CanvasLineCap[] = ['butt', 'round', 'square'];
-
-/** How far a blur reaches, in standard deviations. */
-const BLUR_REACH = 3;
 
 /** Canvases of layers, those in each other by depth. */
 const canvases: HTMLCanvasElement[] = [];
@@ -162,36 +161,29 @@ export class CanvasSink implements FrameSink {
   }
 
   push(layer: Layer): void {
-    let reach = 0;
-    let filter = '';
-    for (const { kind, numbers } of layer.effects) {
-      if (kind === EffectKind.BLUR) {
-        const deviation = numbers[0]! * this.scale;
-        filter += deviation < LEAST_DEVIATION ? smallBlur(deviation) : `blur(${deviation}px)`;
-        reach += BLUR_REACH * deviation;
-      }
-    }
-    this.begin(layer.box, reach, {
+    this.begin(layer.box, {
       alpha: layer.alpha,
-      composite: layer.blend === 'normal' ? 'source-over' : layer.blend,
-      filter,
+      composite: composite(layer.blend),
+      effects: layer.effects,
+      reach: layer.reach * this.scale,
       matte: false,
     });
   }
 
   matte(inverted: boolean): void {
-    const composite = inverted ? 'destination-out' : 'destination-in';
+    const composite: GlobalCompositeOperation = inverted ? 'destination-out' : 'destination-in';
     const { left, top, width, height } = this.surface;
-    this.open(left, top, width, height, { alpha: 1, composite, filter: '', matte: true });
+    const how = { alpha: 1, composite, effects: [], reach: 0, matte: true };
+    this.open(left, top, width, height, how);
   }
 
   /**
    * Begins a canvas for what a layer holds: of the size of its box, as far as that can be seen in
    * what is below it, which a filter sees more of.
    */
-  private begin(box: Float64Array, reach: number, how: Omit<Open, 'surface'>): void {
+  private begin(box: Float64Array, how: Omit<Open, 'surface'>): void {
     const { left, top, width, height } = this.surface;
-    const more = Math.ceil(reach);
+    const more = Math.ceil(how.reach);
     const from = (at: number, least: number) => Math.max(Math.floor(at * this.scale) - 1, least);
     const to = (at: number, most: number) => Math.min(Math.ceil(at * this.scale) + 1, most);
     const l = from(box[0]!, left - more);
@@ -215,22 +207,35 @@ export class CanvasSink implements FrameSink {
   }
 
   pop(): void {
-    const { surface, alpha, composite, filter, matte } = this.below.pop()!;
-    const { g } = surface;
-    g.globalAlpha = alpha;
-    g.globalCompositeOperation = composite;
-    if (filter) g.filter = filter;
-    g.setTransform(1, 0, 0, 1, 0, 0);
-    g.drawImage(
-      this.surface.g.canvas,
-      this.surface.left - surface.left,
-      this.surface.top - surface.top,
-    );
-    if (filter) g.filter = 'none';
+    const ended = this.below.pop()!;
+    const above = this.surface;
+    this.surface = ended.surface;
+    const { g } = this.surface;
+    g.globalAlpha = ended.alpha;
+    g.globalCompositeOperation = ended.composite;
+    this.put({ canvas: above.g.canvas, left: above.left, top: above.top }, ended);
     g.globalCompositeOperation = 'source-over';
-    this.surface = surface;
     this.place();
     // A layer ends with what measures it.
-    if (matte) this.pop();
+    if (ended.matte) this.pop();
+  }
+
+  /** Puts the picture of a layer over what is below it, with what its effects make of it. */
+  private put(layer: Picture, { effects, reach }: Open): void {
+    const { g, left, top, width, height } = this.surface;
+    const limits = grown({ left, top, right: left + width, bottom: top + height }, reach);
+    const last = effects.at(-1);
+    const blur = last?.kind === EffectKind.BLUR ? blurFilter(last.numbers[0]! * this.scale) : '';
+    let picture = layer;
+    for (const e of last?.kind === EffectKind.BLUR ? effects.slice(0, -1) : effects) {
+      const next = withEffect(picture, e, this.scale, limits);
+      if (picture !== layer) done(picture);
+      picture = next;
+    }
+    if (blur) g.filter = blur;
+    g.setTransform(1, 0, 0, 1, 0, 0);
+    g.drawImage(picture.canvas, picture.left - left, picture.top - top);
+    if (blur) g.filter = 'none';
+    if (picture !== layer) done(picture);
   }
 }

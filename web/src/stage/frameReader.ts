@@ -19,6 +19,8 @@ export interface Layer {
   blend: (typeof BLEND_MODES)[number];
   /** Left, top, right, bottom of what it holds, before its effects. */
   box: Float64Array;
+  /** How far its effects paint beyond that. */
+  reach: number;
   effects: { kind: number; numbers: Float64Array }[];
 }
 
@@ -110,14 +112,14 @@ const NOTHING = new Float64Array(0);
 
 function layer(n: Float64Array, at: number): Layer {
   const effects: Layer['effects'] = [];
-  let i = at + 7;
-  for (let k = 0; k < n[at + 6]!; k++) {
+  let i = at + 8;
+  for (let k = 0; k < n[at + 7]!; k++) {
     const end = i + 2 + n[i + 1]!;
     effects.push({ kind: n[i]!, numbers: n.subarray(i + 2, end) });
     i = end;
   }
   const blend = BLEND_MODES[n[at + 1]!]!;
-  return { alpha: n[at]!, blend, box: n.subarray(at + 2, at + 6), effects };
+  return { alpha: n[at]!, blend, box: n.subarray(at + 2, at + 6), reach: n[at + 6]!, effects };
 }
 
 /** Steps as a canvas path. */

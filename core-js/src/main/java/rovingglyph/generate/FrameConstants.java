@@ -3,10 +3,10 @@ package rovingglyph.generate;
 import java.util.Arrays;
 import java.util.stream.Collectors;
 import rovingglyph.frame.FramePaint;
+import rovingglyph.frame.LayerEffects;
 import rovingglyph.frame.Op;
 import rovingglyph.frame.PathStep;
 import rovingglyph.scene.BlendMode;
-import rovingglyph.scene.Effect;
 import rovingglyph.scene.Gradient;
 import rovingglyph.schema.Spelling;
 
@@ -23,7 +23,7 @@ final class FrameConstants {
         + Arrays.stream(PathStep.values()).map(PathStep::numbers).toList()
         + ";\n\n"
         + constants("PaintKind", FramePaint.Kind.values())
-        + constants("EffectKind", Effect.Kind.values())
+        + constants("EffectKind", LayerEffects.Kind.values())
         + "\nexport const BLEND_MODES = ["
         + Arrays.stream(BlendMode.values())
             .map(b -> "'" + Spelling.of(b) + "'")

@@ -108,9 +108,12 @@ final class AppearanceCodec {
               .fallback(new AnimatedValue(p.start())));
     }
     String word = Spelling.of(kind);
-    return Schema.<EffectDocument>named(kind.name().charAt(0) + word.substring(1) + "Effect")
+    List<OptionField<?>> options = new ArrayList<>();
+    kind.options().forEach(o -> options.add(new OptionField<>(o)));
+    return Schema.<EffectDocument>named(typeName(word))
         .kind(word)
         .sharing(EFFECT)
+        .with(options.stream().map(o -> o.field).toList())
         .with(numbers)
         .keeping(e -> e.effect.extras())
         .made(
@@ -120,8 +123,37 @@ final class AppearanceCodec {
               for (int i = 0; i < numbers.size(); i++) {
                 values.put(Channel.effect(id, kind.parameters().get(i)), v.get(numbers.get(i)));
               }
-              return new EffectDocument(new Effect(id, kind, word, v.get(OFF), v.rest()), values);
+              Map<Effect.Option<?>, Enum<?>> choices = new LinkedHashMap<>();
+              options.forEach(o -> choices.put(o.option, v.get(o.field)));
+              return new EffectDocument(
+                  new Effect(id, kind, word, v.get(OFF), choices, v.rest()), values);
             });
+  }
+
+  /** {@code drop-shadow} is a {@code DropShadowEffect}. */
+  private static String typeName(String word) {
+    StringBuilder out = new StringBuilder();
+    for (String part : word.split("-")) {
+      out.append(Character.toUpperCase(part.charAt(0))).append(part.substring(1));
+    }
+    return out.append("Effect").toString();
+  }
+
+  /** An option of an effect and its field. */
+  private static final class OptionField<E extends Enum<E>> {
+    private final Effect.Option<E> option;
+    private final Field<EffectDocument, E> field;
+
+    OptionField(Effect.Option<E> option) {
+      this.option = option;
+      this.field =
+          field(
+                  option.name(),
+                  Types.choice(option.values()),
+                  (EffectDocument e) -> e.effect.choice(option))
+              .usual(option.start())
+              .about(option.about());
+    }
   }
 
   /** One of a kind that is not known: it is kept as it is. */
@@ -133,7 +165,7 @@ final class AppearanceCodec {
           .keeping(e -> e.effect.extras())
           .made(
               v -> {
-                Effect e = new Effect(v.get(EFFECT_ID), null, word, v.get(OFF), v.rest());
+                Effect e = new Effect(v.get(EFFECT_ID), null, word, v.get(OFF), Map.of(), v.rest());
                 return new EffectDocument(e, Map.of());
               });
     }

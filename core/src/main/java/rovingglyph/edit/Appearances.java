@@ -9,6 +9,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Rect;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
@@ -28,7 +30,15 @@ final class Appearances {
   private static final Field<Values, String> EFFECT = argument("effect", Types.id());
   private static final Field<Values, Effect.Kind> KIND =
       argument("kind", Types.choice(Effect.Kind.values()));
+  private static final Field<Values, Double> AT =
+      argument("at", Types.number(0, 86400, "s"))
+          .optional()
+          .about("the time at which a ground is laid below the item; 0 where it is left out");
   private static final Field<Values, Boolean> OFF = argument("off", Types.flag()).optional();
+  private static final Field<Values, String> OPTION =
+      argument("option", Types.text(Types.LONGEST_ID)).about("name of what is chosen");
+  private static final Field<Values, String> CHOICE =
+      argument("choice", Types.text(Types.LONGEST_ID));
   private static final Field<Values, Integer> TO = argument("to", Types.integer(-1, 1000));
   private static final Field<Values, BlendMode> MODE =
       argument("mode", Types.choice(BlendMode.values()));
@@ -39,21 +49,26 @@ final class Appearances {
 
   static final List<Command> ALL =
       List.of(
-          ofEach("addEffect", "Added an effect", List.of(KIND, EFFECT), Appearances::added),
+          ofEach("addEffect", "Added an effect", List.of(KIND, EFFECT, AT), Appearances::added),
           ofOne("removeEffect", "Removed an effect", List.of(), (all, at, v) -> all.remove(at)),
           ofOne("switchEffect", "Switched an effect", List.of(OFF), Appearances::switched),
+          ofOne(
+              "chooseForEffect", "Changed an effect", List.of(OPTION, CHOICE), Appearances::chosen),
           ofOne("moveEffect", "Moved an effect", List.of(TO), Appearances::moved),
           ofEach(
               "blend",
               "Changed a blend mode",
               List.of(MODE),
-              (scene, item, v) -> item.with(item.properties().blended(v.get(MODE)))),
+              (target, item, v) -> item.with(item.properties().blended(v.get(MODE)))),
           ofEach("clip", "Changed a clip", List.of(PATH, INVERTED), Appearances::clipped));
+
+  /** How far down the frame a ground lies where nothing tells. */
+  private static final double GROUND_SHARE = 0.8;
 
   private Appearances() {}
 
   private interface ItemChange {
-    Item of(Scene scene, Item item, Values v);
+    Item of(Command.Target target, Item item, Values v);
   }
 
   /** Changes all of {@code items}. */
@@ -61,17 +76,17 @@ final class Appearances {
       String op, String done, List<Field<Values, ?>> more, ItemChange change) {
     List<Field<Values, ?>> all = new ArrayList<>(List.of(ITEMS));
     all.addAll(more);
-    return Command.of(
+    return Command.standing(
         op,
         done,
         all,
-        (scene, v) -> {
+        (target, v) -> {
           if (v.get(ITEMS).isEmpty()) {
             throw new IllegalArgumentException("Choose an item first");
           }
-          Scene out = scene;
+          Scene out = target.scene();
           for (String id : v.get(ITEMS)) {
-            out = out.withItem(change.of(scene, item(scene, id), v));
+            out = out.withItem(change.of(target, item(out, id), v));
           }
           return out;
         });
@@ -80,7 +95,7 @@ final class Appearances {
   /**
    * With an effect {@code effect} of a {@code kind} after its others, its numbers at their start.
    */
-  private static Item added(Scene scene, Item item, Values v) {
+  private static Item added(Command.Target target, Item item, Values v) {
     List<Effect> all = new ArrayList<>(item.properties().effects());
     if (all.size() >= ItemProperties.MOST_EFFECTS) {
       throw new IllegalArgumentException(
@@ -91,12 +106,37 @@ final class Appearances {
       throw new IllegalArgumentException("The new effect needs an id of its own");
     }
     Effect.Kind kind = v.get(KIND);
-    all.add(new Effect(id, kind, Spelling.of(kind), false, UnknownFields.NONE));
+    all.add(Effect.of(id, kind, Spelling.of(kind)));
     Map<Channel, AnimatedValue> values = new LinkedHashMap<>(item.values());
     for (Effect.Parameter p : kind.parameters()) {
       values.put(Channel.effect(id, p), new AnimatedValue(p.start()));
     }
+    if (kind == Effect.Kind.CAST_SHADOW) {
+      ground(target, item, v.get(AT) == null ? 0 : v.get(AT))
+          .forEach((p, n) -> values.put(Channel.effect(id, p), n));
+    }
     return item.with(item.properties().with(all), values);
+  }
+
+  /** A ground right below an item as it stands at a time, and a far end as high as the item. */
+  private static Map<Effect.Parameter, AnimatedValue> ground(
+      Command.Target target, Item item, double time) {
+    PreparedScene prepared = target.prepared();
+    Rect box = prepared == null ? Rect.EMPTY : prepared.box(item.id(), time);
+    Scene s = target.scene();
+    boolean seen = !box.isEmpty();
+    double x = seen ? (box.left() + box.right()) / 2 : s.width() / 2.0;
+    double y = seen ? box.bottom() : s.height() * GROUND_SHARE;
+    double height = seen ? Math.max(box.height(), 1) : Effect.FAR_END.start();
+    return Map.of(
+        Effect.GROUND_X, still(Effect.GROUND_X, x),
+        Effect.GROUND_Y, still(Effect.GROUND_Y, y),
+        Effect.FAR_END, still(Effect.FAR_END, height));
+  }
+
+  private static AnimatedValue still(Effect.Parameter p, double value) {
+    double rounded = Math.rint(value * 10) / 10;
+    return new AnimatedValue(Math.min(Math.max(rounded, p.min()), p.max()));
   }
 
   /** What is done to one effect in the list of all. */
@@ -107,6 +147,30 @@ final class Appearances {
   private static void switched(List<Effect> all, int at, Values v) {
     Effect e = all.get(at);
     all.set(at, e.switchedOff(v.get(OFF) == null ? !e.off() : v.get(OFF)));
+  }
+
+  private static void chosen(List<Effect> all, int at, Values v) {
+    Effect e = all.get(at);
+    for (Effect.Option<?> o : e.choices().keySet()) {
+      if (o.name().equals(v.get(OPTION))) {
+        Enum<?> choice = found(o, v.get(CHOICE));
+        if (choice == null) {
+          throw new IllegalArgumentException(
+              "\u201c" + v.get(CHOICE) + "\u201d cannot be chosen: one of " + all(o));
+        }
+        all.set(at, e.with(o, choice));
+        return;
+      }
+    }
+    throw new IllegalArgumentException("This effect has nothing of that name to choose");
+  }
+
+  private static <E extends Enum<E>> String all(Effect.Option<E> o) {
+    return Spelling.all(o.values());
+  }
+
+  private static <E extends Enum<E>> E found(Effect.Option<E> o, String spelt) {
+    return Spelling.find(o.values(), spelt);
   }
 
   private static void moved(List<Effect> all, int at, Values v) {
@@ -148,14 +212,14 @@ final class Appearances {
    * Clipped to the {@code path}, or with null not clipped; {@code inverted} or not. What is left
    * out stays.
    */
-  private static Item clipped(Scene scene, Item item, Values v) {
+  private static Item clipped(Command.Target target, Item item, Values v) {
     Clip before = item.properties().clip();
     String id = v.get(PATH);
     if (id == null && (v.given(PATH) || before == null)) {
       return tidied(item.with(item.properties().clipped(null)), item);
     }
     id = id == null ? before.path() : id;
-    if (scene.path(id) == null) {
+    if (target.scene().path(id) == null) {
       throw new IllegalArgumentException("There is no such path any more");
     }
     boolean was = before != null && before.inverted();

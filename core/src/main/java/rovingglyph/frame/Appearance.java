@@ -1,17 +1,19 @@
 package rovingglyph.frame;
 
-import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Point;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.motion.Timeline;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Clip;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
+import rovingglyph.scene.Typesetting;
 import rovingglyph.type.Outline;
 
 /**
@@ -19,10 +21,7 @@ import rovingglyph.type.Outline;
  * the layers of the frame round it. As in CSS the effects come first, then the clip, then opacity
  * and blending. Lengths are in the pixels round the item, as its own are.
  */
-final class Appearance {
-  /** How far a blur reaches, in standard deviations. */
-  private static final double BLUR_REACH = 3;
-
+public final class Appearance {
   /** Standard deviations of the blurred clip within the width of its soft edge. */
   private static final double SOFT_EDGE_DEVIATIONS = 4;
 
@@ -31,46 +30,146 @@ final class Appearance {
   private final double alpha;
   private final boolean isolated;
   private final double time;
+  private final Affine map;
   private final double scale;
-  private final List<double[]> effects = new ArrayList<>();
-  private double reach;
 
   /**
    * @param alpha of the item as a whole, 0 to 1
    * @param isolated whether it is a layer in any case
-   * @param scale of the pixels round the item to those of the scene
+   * @param map of the groups round it
    */
-  Appearance(Item item, double alpha, boolean isolated, double time, double scale) {
+  Appearance(Item item, double alpha, boolean isolated, double time, Affine map) {
     this.item = item;
     this.properties = item.properties();
     this.alpha = alpha;
     this.isolated = isolated;
     this.time = time;
-    this.scale = scale;
-    double variance = 0;
-    for (Effect e : properties.effects()) {
-      if (!e.off() && e.kind() == Effect.Kind.BLUR) {
-        double deviation = blurOf(e);
-        variance += deviation * deviation;
+    this.map = map;
+    this.scale = Math.hypot(map.a(), map.b());
+  }
+
+  /** The effects that are done, of kinds that are known. */
+  public static List<Effect> effects(Item item) {
+    return item.properties().effects().stream().filter(e -> !e.off() && e.kind() != null).toList();
+  }
+
+  /** Whether any effect of an item adds something to it, which is faded with it as a whole. */
+  public static boolean shades(Item item) {
+    return effects(item).stream().anyMatch(e -> e.kind() != Effect.Kind.BLUR);
+  }
+
+  /**
+   * Paints the item with all of it.
+   *
+   * @param clip the path that it is clipped to; null where there is none
+   */
+  void paint(Frame frame, Contour clip, CastShadow.Contents contents) {
+    LayerEffects before = new LayerEffects();
+    List<Effect> effects = effects(item);
+    for (Effect e : effects) {
+      if (e.isBlendedGlow()) {
+        LayerEffects alone = new LayerEffects().after(before).shadow(0, 0, 0, shade(e), true);
+        frame.push(alpha, e.choice(Effect.GLOW_BLEND), LayerEffects.NONE);
+        filtered(frame, alone, contents);
+        clip(frame, clip);
+        frame.pop();
+      } else {
+        add(e, before);
       }
     }
-    // One blur after another is a single one whose variance is the sum of theirs.
-    blur(effects, Math.sqrt(variance));
-  }
-
-  /** The standard deviation of a blur now, in scene pixels. */
-  private double blurOf(Effect e) {
-    return value(Channel.effect(e.id(), e.kind().parameters().get(0))) * scale;
-  }
-
-  private void blur(List<double[]> to, double deviation) {
-    if (deviation > 0) {
-      to.add(new double[] {Effect.Kind.BLUR.ordinal(), deviation});
-      reach += BLUR_REACH * deviation;
+    if (isWhole()) {
+      frame.push(alpha, properties.blend(), LayerEffects.NONE);
+    }
+    for (Effect e : effects) {
+      CastShadow cast = e.kind() == Effect.Kind.CAST_SHADOW ? cast(item, e, time) : null;
+      if (cast != null && cast.isSeen()) {
+        cast.paint(frame, map, contents);
+      }
+    }
+    filtered(frame, before, contents);
+    clip(frame, clip);
+    if (isWhole()) {
+      frame.pop();
     }
   }
 
-  private double value(Channel c) {
+  private void filtered(Frame frame, LayerEffects effects, CastShadow.Contents contents) {
+    if (!effects.all().isEmpty()) {
+      frame.push(1, BlendMode.NORMAL, effects);
+    }
+    contents.paint(map);
+    if (!effects.all().isEmpty()) {
+      frame.pop();
+    }
+  }
+
+  /** What an effect asks of the layer. */
+  private void add(Effect e, LayerEffects to) {
+    switch (e.kind()) {
+      case BLUR -> to.blur(value(e, Effect.DEVIATION) * scale);
+      case DROP_SHADOW -> {
+        double x = value(e, Effect.DX);
+        double y = value(e, Effect.DY);
+        double spread = value(e, Effect.SPREAD) * scale;
+        to.shadow(map.a() * x + map.c() * y, map.b() * x + map.d() * y, spread, shade(e), false);
+      }
+      case GLOW -> {
+        if (e.choice(Effect.GLOW_SIDE) == Effect.GlowSide.INNER) {
+          to.innerGlow(shade(e), e.choice(Effect.GLOW_BLEND));
+        } else {
+          to.shadow(0, 0, 0, shade(e), false);
+        }
+      }
+      case CAST_SHADOW -> {
+        // It lies beneath all of the item.
+      }
+    }
+  }
+
+  private LayerEffects.Shade shade(Effect e) {
+    double strength =
+        e.kind().parameters().contains(Effect.STRENGTH) ? value(e, Effect.STRENGTH) / 100 : 1;
+    return new LayerEffects.Shade(
+        value(e, Effect.DEVIATION) * scale,
+        strength,
+        colour(item, e, time),
+        value(e, Effect.OPACITY) / 100);
+  }
+
+  /** The shadow that an effect throws at a time. */
+  public static CastShadow cast(Item item, Effect e, double time) {
+    double direction = Math.toRadians(value(item, e, Effect.DIRECTION, time));
+    double length = value(item, e, Effect.THROW, time) / 100;
+    Point foot =
+        new Point(value(item, e, Effect.GROUND_X, time), value(item, e, Effect.GROUND_Y, time));
+    double angle = Math.toRadians(value(item, e, Effect.GROUND_ANGLE, time));
+    return new CastShadow(
+        Affine.translate(foot.x(), foot.y()).times(Affine.rotate(angle, Point.ORIGIN)),
+        length * Math.cos(direction),
+        length * Math.sin(direction),
+        value(item, e, Effect.FAR_END, time),
+        value(item, e, Effect.DEVIATION, time),
+        value(item, e, Effect.FADE, time) / 100,
+        colour(item, e, time),
+        value(item, e, Effect.OPACITY, time) / 100);
+  }
+
+  private double value(Effect e, Effect.Parameter p) {
+    return value(item, e, p, time);
+  }
+
+  /** A number of an effect at a time, in its unit. */
+  public static double value(Item item, Effect e, Effect.Parameter p, double time) {
+    return value(item, Channel.effect(e.id(), p), time);
+  }
+
+  /** The colour of an effect at a time, 0xRRGGBB. */
+  public static int colour(Item item, Effect e, double time) {
+    AnimatedValue colour = item.movable(Channel.effect(e.id(), Effect.COLOUR));
+    return Timeline.colour(colour, time, Typesetting.PLAIN.mix());
+  }
+
+  private static double value(Item item, Channel c, double time) {
     return c.clamp(Timeline.value(item.movable(c), time));
   }
 
@@ -82,44 +181,22 @@ final class Appearance {
         || properties.clip() != null;
   }
 
-  /** Begins what layers there are; {@link #end} ends them. */
-  void begin(Frame frame) {
-    if (isWhole()) {
-      frame.push(alpha, properties.blend(), List.of());
-    }
-    if (!effects.isEmpty()) {
-      frame.push(1, BlendMode.NORMAL, effects);
-    }
-  }
-
-  /**
-   * @param path of the clip; null where there is none
-   */
-  void end(Frame frame, Contour path) {
-    if (!effects.isEmpty()) {
-      frame.pop(reach);
-    }
-    if (properties.clip() != null) {
-      frame.matte(properties.clip().inverted());
-      clip(frame, path);
-    }
-    if (isWhole()) {
-      frame.pop(0);
-    }
-  }
-
   private void clip(Frame frame, Contour path) {
-    double deviation = value(Channel.SOFT_EDGE) * scale / SOFT_EDGE_DEVIATIONS;
+    if (properties.clip() == null) {
+      return;
+    }
+    frame.matte(properties.clip().inverted());
+    frame.mapped(map);
+    double deviation = value(item, Channel.SOFT_EDGE, time) * scale / SOFT_EDGE_DEVIATIONS;
     if (deviation > 0) {
-      double[] soft = {Effect.Kind.BLUR.ordinal(), deviation};
-      frame.push(1, BlendMode.NORMAL, List.of(soft));
+      frame.push(1, BlendMode.NORMAL, new LayerEffects().blur(deviation));
     }
     frame.fill(0, 1);
     frame.beginInline();
     frame.subPath(new SubPath(path.segments(), true));
     frame.endInline();
     if (deviation > 0) {
-      frame.pop(BLUR_REACH * deviation);
+      frame.pop();
     }
   }
 

@@ -83,16 +83,16 @@ public final class Frame {
   /**
    * Begins a layer; {@link #pop} ends it.
    *
-   * @param effects each its number and then its own numbers, in scene pixels
+   * @param effects of it as a whole
    */
-  void push(double alpha, BlendMode blend, List<double[]> effects) {
-    begin(Op.PUSH, 7);
+  void push(double alpha, BlendMode blend, LayerEffects effects) {
+    begin(Op.PUSH, 8);
     layers.add(entry);
     boxes.add(null);
     add(alpha, blend.ordinal());
     add(Rect.EMPTY.left(), Rect.EMPTY.top(), Rect.EMPTY.right(), Rect.EMPTY.bottom());
-    add(effects.size());
-    for (double[] e : effects) {
+    add(effects.reach(), effects.all().size());
+    for (double[] e : effects.all()) {
       grow(e.length + 1);
       numbers[size++] = e[0];
       numbers[size++] = e.length - 1;
@@ -111,14 +111,11 @@ public final class Frame {
     boxes.set(boxes.size() - 1, Arrays.copyOfRange(numbers, box, box + 4));
   }
 
-  /**
-   * Ends a layer.
-   *
-   * @param reach how far its effects paint beyond what it holds, px
-   */
-  void pop(double reach) {
+  /** Ends a layer. */
+  void pop() {
     begin(Op.POP, 0);
     int box = layers.remove(layers.size() - 1) + BOX;
+    double reach = numbers[box + 4];
     double[] before = boxes.remove(boxes.size() - 1);
     if (before != null) {
       System.arraycopy(before, 0, numbers, box, before.length);
@@ -294,6 +291,13 @@ public final class Frame {
     if (size + more > numbers.length) {
       numbers = Arrays.copyOf(numbers, Math.max(size + more, numbers.length * 2));
     }
+  }
+
+  /** The box of the first layer; empty where it holds nothing. */
+  Rect box() {
+    return numbers[BOX] > numbers[BOX + 2]
+        ? Rect.EMPTY
+        : new Rect(numbers[BOX], numbers[BOX + 1], numbers[BOX + 2], numbers[BOX + 3]);
   }
 
   /** The list, as long as it is filled. */

@@ -74,14 +74,15 @@ public final class FrameReader {
 
   private static FrameSink.Layer layer(double[] n, int at) {
     List<double[]> effects = new ArrayList<>();
-    int i = at + 7;
-    for (int k = 0; k < n[at + 6]; k++) {
+    int i = at + 8;
+    for (int k = 0; k < n[at + 7]; k++) {
       double[] effect = Arrays.copyOfRange(n, i + 1, i + 2 + (int) n[i + 1]);
       effect[0] = n[i];
       effects.add(effect);
       i += 2 + (int) n[i + 1];
     }
     BlendMode blend = BLENDS[(int) n[at + 1]];
-    return new FrameSink.Layer(n[at], blend, n[at + 2], n[at + 3], n[at + 4], n[at + 5], effects);
+    return new FrameSink.Layer(
+        n[at], blend, n[at + 2], n[at + 3], n[at + 4], n[at + 5], n[at + 6], effects);
   }
 }

@@ -40,7 +40,8 @@ public interface FrameSink extends StepSink {
    *
    * @param left of the box round what it holds, before its effects; greater than {@code right}
    *     where it holds nothing
-   * @param effects each its number in {@link rovingglyph.scene.Effect.Kind} and its own numbers
+   * @param reach how far its effects paint beyond that, px
+   * @param effects each its number in {@link LayerEffects.Kind} and its own numbers
    */
   record Layer(
       double alpha,
@@ -49,5 +50,6 @@ public interface FrameSink extends StepSink {
       double top,
       double right,
       double bottom,
+      double reach,
       List<double[]> effects) {}
 }

@@ -13,8 +13,8 @@ public enum Op {
 
   /**
    * Begins a layer, a picture of its own: alpha, blend mode, the box of what is in it (left, top,
-   * right, bottom in px), count of effects, and for each its number in {@link
-   * rovingglyph.scene.Effect.Kind}, how many numbers follow, and those.
+   * right, bottom in px), how far its effects reach beyond that, their count, and for each its
+   * number in {@link LayerEffects.Kind}, how many numbers follow, and those.
    */
   PUSH,
 

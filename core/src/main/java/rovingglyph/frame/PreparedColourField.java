@@ -19,13 +19,17 @@ import rovingglyph.scene.Typesetting;
 public record PreparedColourField(ColourField field, Rect frame) implements PreparedItem {
 
   @Override
-  public double wholeAlpha(double time) {
-    return 1;
+  public double opacity(double time) {
+    return Place.alpha(field, time);
   }
 
   @Override
-  public void paint(Frame list, double time) {
-    double alpha = Place.alpha(field, time);
+  public boolean overlaps(double time) {
+    return false;
+  }
+
+  @Override
+  public void paint(Frame list, double time, double alpha) {
     Rect box = box(time);
     if (alpha <= 0 || box.isEmpty()) {
       return;

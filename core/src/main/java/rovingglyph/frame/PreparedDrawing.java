@@ -16,13 +16,17 @@ record PreparedDrawing(Drawing drawing, int outlineBase, List<Outline> outlines)
     implements PreparedItem {
 
   @Override
-  public double wholeAlpha(double time) {
-    return drawing.parts().size() > 1 ? Place.alpha(drawing, time) : 1;
+  public double opacity(double time) {
+    return Place.alpha(drawing, time);
   }
 
   @Override
-  public void paint(Frame frame, double time) {
-    double alpha = drawing.parts().size() > 1 ? 1 : Place.alpha(drawing, time);
+  public boolean overlaps(double time) {
+    return drawing.parts().size() > 1;
+  }
+
+  @Override
+  public void paint(Frame frame, double time, double alpha) {
     Affine m = Place.map(drawing, time);
     for (int i = 0; i < drawing.parts().size() && alpha > 0; i++) {
       frame.fill(drawing.parts().get(i).fill(), alpha);

@@ -15,15 +15,19 @@ public record PreparedFilledPath(FilledPath item, PreparedPath path) implements 
   private static final double[] NO_DASH = {};
 
   @Override
-  public double wholeAlpha(double time) {
-    // The line lies over half of itself of the filling, which must not show through.
-    return item.filled() && width(time) > 0 ? alpha(time) : 1;
+  public double opacity(double time) {
+    return value(Channel.OPACITY, time) / 100;
+  }
+
+  /** The line lies over half of itself of the filling. */
+  @Override
+  public boolean overlaps(double time) {
+    return item.filled() && width(time) > 0;
   }
 
   @Override
-  public void paint(Frame frame, double time) {
+  public void paint(Frame frame, double time, double alpha) {
     Contour c = path.at(time);
-    double alpha = wholeAlpha(time) < 1 ? 1 : alpha(time);
     if (alpha <= 0 || c.segments().isEmpty()) {
       return;
     }
@@ -48,10 +52,6 @@ public record PreparedFilledPath(FilledPath item, PreparedPath path) implements 
   /** A colour of it at a time, 0xRRGGBB. */
   public int colour(Channel c, double time) {
     return Timeline.colour(item.movable(c), time, Typesetting.PLAIN.mix());
-  }
-
-  private double alpha(double time) {
-    return value(Channel.OPACITY, time) / 100;
   }
 
   private double value(Channel c, double time) {

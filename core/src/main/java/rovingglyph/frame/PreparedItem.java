@@ -2,14 +2,21 @@ package rovingglyph.frame;
 
 /** An item that holds no others, ready to be evaluated at any time in seconds. */
 public interface PreparedItem {
-  /**
-   * Its opacity as a whole, 0 to 1, where parts of it lie over each other: they do not show through
-   * then. What it paints is to be faded by this.
-   */
-  double wholeAlpha(double time);
+  /** Its opacity, 0 to 1; 1 where its parts are faded one by one. */
+  double opacity(double time);
 
-  /** Adds what is seen of it to a frame, in the pixels round it; without {@link #wholeAlpha}. */
-  void paint(Frame frame, double time);
+  /**
+   * Whether parts of it lie over each other, so that it has to be faded as a whole: else they would
+   * show through.
+   */
+  boolean overlaps(double time);
+
+  /**
+   * Adds what is seen of it to a frame, in the pixels round it.
+   *
+   * @param opacity what it is painted with: {@link #opacity}, or 1 where it is faded as a whole
+   */
+  void paint(Frame frame, double time, double opacity);
 
   /**
    * Whether its ink reaches into a part of the frame.

@@ -158,17 +158,21 @@ public record PreparedLettering(
   }
 
   @Override
-  public double wholeAlpha(double time) {
-    boolean overlaps =
-        lettering.letterEffects().trail() != null
-            || lettering.setting().rules().stream().anyMatch(r -> r.fill() != null);
-    return overlaps && !fadesByLetter() ? values(time).opacity() / 100 : 1;
+  public double opacity(double time) {
+    return fadesByLetter() ? 1 : values(time).opacity() / 100;
   }
 
   @Override
-  public void paint(Frame frame, double time) {
+  public boolean overlaps(double time) {
+    return lettering.letterEffects().trail() != null
+        || lettering.setting().rules().stream().anyMatch(r -> r.fill() != null);
+  }
+
+  @Override
+  public void paint(Frame frame, double time, double opacity) {
     SeatValues v = values(time);
-    double whole = Math.max(wholeAlpha(time), 1e-9);
+    // What is faded as a whole is not faded in its letters, too.
+    double whole = opacity == opacity(time) ? 1 : opacity(time);
     Trail trail = lettering.letterEffects().trail();
     for (RowLayout row : rows(v)) {
       if (trail != null && v.opacity() > 0) {

@@ -15,13 +15,17 @@ import rovingglyph.scene.Picture;
 public record PreparedPicture(Picture picture, int image) implements PreparedItem {
 
   @Override
-  public double wholeAlpha(double time) {
-    return 1;
+  public double opacity(double time) {
+    return Place.alpha(picture, time);
   }
 
   @Override
-  public void paint(Frame list, double time) {
-    double alpha = Place.alpha(picture, time);
+  public boolean overlaps(double time) {
+    return false;
+  }
+
+  @Override
+  public void paint(Frame list, double time, double alpha) {
     Rect seen = seen(time);
     if (alpha <= 0 || seen.isEmpty()) {
       return;

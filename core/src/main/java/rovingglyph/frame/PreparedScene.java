@@ -7,6 +7,7 @@ import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
+import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Clip;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
@@ -95,23 +96,43 @@ public record PreparedScene(
       if (group == null && prepared == null) {
         continue;
       }
-      double alpha = group == null ? prepared.wholeAlpha(at) : Place.alpha(group, at);
-      if (alpha <= 0) {
+      double opacity = group == null ? prepared.opacity(at) : Place.alpha(group, at);
+      if (opacity <= 0) {
         continue;
       }
+      // As in CSS, what effects make of an item is faded with it.
+      boolean whole = group != null || prepared.overlaps(at) || Appearance.shades(item);
+      double alpha = whole ? opacity : 1;
       boolean isolated = group != null && scene.blendsWithin(group);
-      Appearance appearance =
-          new Appearance(item, alpha, isolated, at, Math.hypot(map.a(), map.b()));
-      appearance.begin(frame);
-      if (group != null) {
-        paint(frame, group.members(), map.times(Place.map(group, at)), time, shutter);
-      } else {
-        frame.mapped(map);
-        prepared.paint(frame, at);
-      }
-      frame.mapped(map);
-      appearance.end(frame, clip(item, at));
+      new Appearance(item, alpha, isolated, at, map)
+          .paint(
+              frame,
+              clip(item, at),
+              round -> {
+                if (group != null) {
+                  paint(frame, group.members(), round.times(Place.map(group, at)), time, shutter);
+                } else {
+                  frame.mapped(round);
+                  prepared.paint(frame, at, whole ? 1 : opacity);
+                }
+              });
     }
+  }
+
+  /**
+   * The box round what is seen of an item without its effects, in the pixels round it; empty where
+   * nothing is.
+   */
+  public Rect box(String id, double time) {
+    Frame frame = new Frame(outlines);
+    frame.push(1, BlendMode.NORMAL, LayerEffects.NONE);
+    if (scene.item(id) instanceof Group g) {
+      paint(frame, g.members(), Place.map(g, time), time, 0);
+    } else if (items.containsKey(id)) {
+      items.get(id).paint(frame, time, 1);
+    }
+    frame.pop();
+    return frame.box();
   }
 
   /** The path that an item is clipped to; null where it is not. */

@@ -17,5 +17,6 @@ public enum BlendMode {
   HUE,
   SATURATION,
   COLOR,
-  LUMINOSITY
+  LUMINOSITY,
+  PLUS_LIGHTER
 }

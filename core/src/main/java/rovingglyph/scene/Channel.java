@@ -6,7 +6,7 @@ import java.util.Map;
 /**
  * A value that can move, with its name in the document, its unit and its allowed range. Channels of
  * one name are equal. Beside the named ones, of which there is one instance each, there is one per
- * axis of a variable font, see {@link #axis}.
+ * axis of a variable font and per number of an effect, see {@link #axis} and {@link #effect}.
  */
 public final class Channel {
   /** What the numbers of a channel mean. */
@@ -107,8 +107,9 @@ public final class Channel {
   private final Kind kind;
   private final int index;
 
-  private Channel(String field, String label, String unit, double min, double max, Kind kind) {
-    this.index = kind == Kind.AXIS || kind == Kind.EFFECT ? -1 : ALL.size();
+  private Channel(
+      String field, String label, String unit, double min, double max, Kind kind, int index) {
+    this.index = index;
     this.field = field;
     this.label = label;
     this.unit = unit;
@@ -119,7 +120,7 @@ public final class Channel {
 
   private static Channel add(
       String field, String label, String unit, double min, double max, Kind kind) {
-    Channel c = new Channel(field, label, unit, min, max, kind);
+    Channel c = new Channel(field, label, unit, min, max, kind, ALL.size());
     ALL.put(field, c);
     return c;
   }
@@ -143,13 +144,13 @@ public final class Channel {
   /** The channel of a variable font's axis, by its OpenType tag of four characters. */
   public static Channel axis(String tag) {
     String label = REGISTERED.getOrDefault(tag, tag);
-    return new Channel(AXIS + tag, label, "", -32768, 32767, Kind.AXIS);
+    return new Channel(AXIS + tag, label, "", -32768, 32767, Kind.AXIS, -1);
   }
 
-  /** The channel of a number of an item's effect. */
+  /** The channel of a number or colour of an item's effect. */
   public static Channel effect(String id, Effect.Parameter p) {
     return new Channel(
-        EFFECT + id + "-" + p.name(), p.label(), p.unit(), p.min(), p.max(), Kind.EFFECT);
+        EFFECT + id + "-" + p.name(), p.label(), p.unit(), p.min(), p.max(), p.kind(), -1);
   }
 
   /** The channel of that field name; null if no effect has such a number. */

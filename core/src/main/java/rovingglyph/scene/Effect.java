@@ -1,37 +1,148 @@
 package rovingglyph.scene;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
- * Something done to the picture of an item before it is put over what is beneath. Its numbers are
- * values of the item, see {@link Channel#effect}.
+ * Something done to the picture of an item before it is put over what is beneath. Its numbers and
+ * colours are values of the item, see {@link Channel#effect}.
  *
  * @param id within its item
  * @param kind null for one that is not known here, which is kept and not painted
  * @param word of the kind in the document
  * @param off whether it is left out for now
+ * @param choices of its options, one for each that its kind has
  */
-public record Effect(String id, Kind kind, String word, boolean off, UnknownFields extras) {
+public record Effect(
+    String id,
+    Kind kind,
+    String word,
+    boolean off,
+    Map<Option<?>, Enum<?>> choices,
+    UnknownFields extras) {
 
-  /** A number of an effect: its name in the document, label, unit, range and start. */
+  /** A number or colour of an effect: its name in the document, label, unit, range and start. */
   public record Parameter(
-      String name, String label, String unit, double min, double max, double start) {}
+      String name,
+      String label,
+      String unit,
+      double min,
+      double max,
+      double start,
+      Channel.Kind kind) {
+
+    private static Parameter number(String name, String label, String unit, double... range) {
+      return new Parameter(name, label, unit, range[0], range[1], range[2], Channel.Kind.EFFECT);
+    }
+
+    /** The same beginning with another value. */
+    Parameter starting(double newStart) {
+      return new Parameter(name, label, unit, min, max, newStart, kind);
+    }
+  }
+
+  /**
+   * Something to choose for an effect.
+   *
+   * @param name in the document
+   * @param start what a document that leaves it out means
+   */
+  public record Option<E extends Enum<E>>(String name, String about, E start) {
+    /** All that can be chosen. */
+    public E[] values() {
+      return start.getDeclaringClass().getEnumConstants();
+    }
+  }
+
+  /** Where a glow lies. */
+  public enum GlowSide {
+    OUTER,
+    INNER
+  }
+
+  public static final Parameter DEVIATION =
+      Parameter.number("stdDeviation", "Blur", "px", 0, 250, 8);
+  public static final Parameter DX = Parameter.number("dx", "Across", "px", -2000, 2000, 6);
+  public static final Parameter DY = Parameter.number("dy", "Down", "px", -2000, 2000, 10);
+  public static final Parameter SPREAD = Parameter.number("spread", "Spread", "px", 0, 100, 0);
+  public static final Parameter COLOUR =
+      new Parameter("colour", "Colour", "", 0, 0xFFFFFF, 0, Channel.Kind.COLOUR);
+  public static final Parameter OPACITY = Parameter.number("opacity", "Opacity", "%", 0, 100, 50);
+  public static final Parameter STRENGTH =
+      Parameter.number("strength", "Strength", "%", 0, 1000, 150);
+  public static final Parameter GROUND_X =
+      Parameter.number("groundX", "Ground across", "px", -1e5, 1e5, 0);
+  public static final Parameter GROUND_Y =
+      Parameter.number("groundY", "Ground down", "px", -1e5, 1e5, 0);
+  public static final Parameter GROUND_ANGLE =
+      Parameter.number("groundAngle", "Ground angle", "\u00b0", -36000, 36000, 0);
+  public static final Parameter DIRECTION =
+      Parameter.number("direction", "Direction", "\u00b0", -36000, 36000, 60);
+  public static final Parameter THROW =
+      Parameter.number("throw", "Length of throw", "%", 0, 1000, 70);
+  public static final Parameter FAR_END = Parameter.number("farEnd", "Far end", "px", 1, 1e5, 200);
+  public static final Parameter FADE = Parameter.number("fade", "Fade", "%", 0, 100, 60);
+
+  public static final Option<GlowSide> GLOW_SIDE =
+      new Option<>("side", "round the item, or from its edge inwards", GlowSide.OUTER);
+  public static final Option<BlendMode> GLOW_BLEND =
+      new Option<>(
+          "blendMode",
+          "how its colour meets what is beneath; of an inner glow that is the item itself",
+          BlendMode.NORMAL);
 
   /** The kinds of effects; a new one is added at the end. */
   public enum Kind {
     /** The Gaussian blur of CSS Filter Effects. */
-    BLUR(new Parameter("stdDeviation", "Blur", "px", 0, 250, 8));
+    BLUR(List.of(), DEVIATION),
+    /** The drop shadow of CSS Filter Effects, with a spread. */
+    DROP_SHADOW(List.of(), DX, DY, DEVIATION, SPREAD, COLOUR.starting(0x1F2B37), OPACITY),
+    /** Light round the item, or from its edge inwards. */
+    GLOW(
+        List.of(GLOW_SIDE, GLOW_BLEND),
+        DEVIATION.starting(12),
+        STRENGTH,
+        COLOUR.starting(0xFFD98A),
+        OPACITY.starting(90)),
+    /** The shape of the item thrown on a ground. */
+    CAST_SHADOW(
+        List.of(),
+        GROUND_X,
+        GROUND_Y,
+        GROUND_ANGLE,
+        DIRECTION,
+        THROW,
+        FAR_END,
+        DEVIATION,
+        FADE,
+        COLOUR.starting(0x1F2B37),
+        OPACITY);
 
+    private final List<Option<?>> options;
     private final List<Parameter> parameters;
 
-    Kind(Parameter... parameters) {
+    Kind(List<Option<?>> options, Parameter... parameters) {
+      this.options = options;
       this.parameters = List.of(parameters);
     }
 
-    /** The numbers that it has. */
+    /** The numbers and colours that it has. */
     public List<Parameter> parameters() {
       return parameters;
     }
+
+    /** What can be chosen for it. */
+    public List<Option<?>> options() {
+      return options;
+    }
+  }
+
+  /** An effect as it is when it is added. */
+  public static Effect of(String id, Kind kind, String word) {
+    Map<Option<?>, Enum<?>> choices = new LinkedHashMap<>();
+    kind.options().forEach(o -> choices.put(o, o.start()));
+    return new Effect(id, kind, word, false, choices, UnknownFields.NONE);
   }
 
   /** The parameter of any kind with this name; null if there is none. */
@@ -46,8 +157,34 @@ public record Effect(String id, Kind kind, String word, boolean off, UnknownFiel
     return null;
   }
 
+  /** Whether it is a picture of its own beneath the item, blended with what is below that. */
+  public boolean isBlendedGlow() {
+    return !off
+        && kind == Kind.GLOW
+        && choice(GLOW_SIDE) == GlowSide.OUTER
+        && choice(GLOW_BLEND) != BlendMode.NORMAL;
+  }
+
+  /** What is chosen of an option; its start where the effect has no such option. */
+  public <E extends Enum<E>> E choice(Option<E> option) {
+    Enum<?> chosen = choices.get(option);
+    return chosen == null ? option.start() : option.start().getDeclaringClass().cast(chosen);
+  }
+
+  /** The effect with something else chosen. */
+  public Effect with(Option<?> option, Enum<?> choice) {
+    Map<Option<?>, Enum<?>> out = new LinkedHashMap<>(choices);
+    out.put(option, choice);
+    return new Effect(id, kind, word, off, out, extras);
+  }
+
   /** The effect left out for now, or not. */
   public Effect switchedOff(boolean newOff) {
-    return new Effect(id, kind, word, newOff, extras);
+    return new Effect(id, kind, word, newOff, choices, extras);
+  }
+
+  /** The effect with an id of its own, for another item. */
+  public Effect called(String newId) {
+    return new Effect(newId, kind, word, off, choices, extras);
   }
 }

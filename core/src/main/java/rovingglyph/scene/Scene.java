@@ -173,6 +173,7 @@ public record Scene(
     for (String id : g.members()) {
       Item member = item(id);
       if (member.properties().blend() != BlendMode.NORMAL
+          || member.properties().effects().stream().anyMatch(Effect::isBlendedGlow)
           || member instanceof Group inner && blendsWithin(inner)) {
         return true;
       }

@@ -1,11 +1,14 @@
 package rovingglyph.webexport;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.DoubleFunction;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Appearance;
 import rovingglyph.frame.PreparedColourField;
 import rovingglyph.frame.PreparedFilledPath;
 import rovingglyph.frame.PreparedLettering;
@@ -49,6 +52,10 @@ public final class AnimatedSvg {
   private final SharedMotions motions;
   private final Bitmaps bitmaps;
   private final Map<String, String> bitmapIds = new LinkedHashMap<>();
+
+  /** Names of the items whose group is faded instead of themselves. */
+  private final Set<String> fadedAsWhole = new HashSet<>();
+
   private int written;
 
   private AnimatedSvg(PreparedScene prepared, Bitmaps bitmaps) {
@@ -129,12 +136,43 @@ public final class AnimatedSvg {
         continue;
       }
       String name = prefix + "-" + written++;
-      String outermost = outermost(name, item);
+      String shown = shown(name, item);
+      List<String> groups = new ArrayList<>();
+      if (!shown.isEmpty()) {
+        groups.add("<g " + shown + ">");
+      }
+      if (Appearance.shades(item)) {
+        groups.add(whole(name, item));
+      }
       AppearanceSvg appearance = new AppearanceSvg(prepared, item, name, this::own);
-      body.append(outermost).append(appearance.begin(this::animate));
+      body.append(appearance.glows(groups));
+      String outermost = outermost(shown, item);
+      List<String> open = new ArrayList<>(groups);
+      if (!shown.isEmpty()) {
+        open.remove(0);
+      }
+      open.add(0, outermost);
+      open.removeIf(String::isEmpty);
+      open.forEach(body::append);
+      body.append(appearance.begin(this::animate));
       item.accept(new Writing(name));
-      body.append(appearance.end()).append(outermost.isEmpty() ? "" : "</g>\n");
+      body.append(appearance.end()).append("</g>\n".repeat(open.size()));
     }
+  }
+
+  /** Begins a group that is faded as the item is, where that is not to be faded itself. */
+  private String whole(String name, Item item) {
+    if (item instanceof Lettering l
+        && prepared.letterings().containsKey(l.id())
+        && prepared.letterings().get(l.id()).fadesByLetter()) {
+      return "<g>";
+    }
+    fadedAsWhole.add(name);
+    List<String> animations = new ArrayList<>();
+    String own = name + "-whole";
+    String fade = declaredFade(own, item.movable(Channel.OPACITY), animations);
+    animate(own, animations);
+    return "<g class=\"" + own + "\"" + style("", fade) + ">\n";
   }
 
   /** Writes an item of any kind into the body. */
@@ -207,11 +245,10 @@ public final class AnimatedSvg {
   }
 
   /** Begins the group that is blended and comes and goes; empty for an item that needs none. */
-  private String outermost(String name, Item item) {
+  private String outermost(String shown, Item item) {
     List<String> attributes = new ArrayList<>();
-    if (!item.properties().alwaysShown()) {
-      shown(name, item.properties());
-      attributes.add("class=\"" + name + "-shown\"");
+    if (!shown.isEmpty()) {
+      attributes.add(shown);
     }
     String style = blends(item) ? "isolation:isolate" : "";
     String blending = AppearanceSvg.blending(item);
@@ -220,6 +257,15 @@ public final class AnimatedSvg {
       attributes.add("style=\"" + style + "\"");
     }
     return attributes.isEmpty() ? "" : "<g " + String.join(" ", attributes) + ">\n";
+  }
+
+  /** The class of what comes and goes with an item; empty for one that is always there. */
+  private String shown(String name, Item item) {
+    if (item.properties().alwaysShown()) {
+      return "";
+    }
+    shown(name, item.properties());
+    return "class=\"" + name + "-shown\"";
   }
 
   /** Whether something in a group is blended with what is below it there. */
@@ -347,6 +393,10 @@ public final class AnimatedSvg {
   }
 
   private String fade(String name, AnimatedValue m, List<String> animations) {
+    return fadedAsWhole.contains(name) ? "" : declaredFade(name, m, animations);
+  }
+
+  private String declaredFade(String name, AnimatedValue m, List<String> animations) {
     DoubleFunction<String> declare =
         v -> "opacity:" + Decimal.text(Math.min(Math.max(v / 100, 0), 1), 5);
     if (!m.moves()) {

@@ -2,6 +2,7 @@ package rovingglyph.webexport;
 
 import java.util.ArrayList;
 import java.util.List;
+import rovingglyph.frame.Appearance;
 import rovingglyph.frame.PreparedPath;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.scene.AnimatedValue;
@@ -19,8 +20,7 @@ import rovingglyph.schema.Spelling;
  */
 final class AppearanceSvg {
   /** Wide enough for any frame, in px either way. */
-  private static final String EVERYWHERE =
-      "x=\"-20000\" y=\"-20000\" width=\"40000\" height=\"40000\"";
+  static final String EVERYWHERE = "x=\"-20000\" y=\"-20000\" width=\"40000\" height=\"40000\"";
 
   /** Of a blur's standard deviation, px. */
   private static final double TOLERANCE = 0.03;
@@ -64,23 +64,94 @@ final class AppearanceSvg {
     Clip clip = item.properties().clip();
     if (clip != null) {
       out.append(mask(clip, animate));
-      group(out, "mask=\"url(#" + name + "-clip)\"");
+      group(out, clipped());
     }
+    List<Effect> effects = Appearance.effects(item);
+    for (Effect e : effects) {
+      if (e.kind() == Effect.Kind.CAST_SHADOW) {
+        String own = name + "-cast" + effects.indexOf(e);
+        out.append(new CastShadowSvg(item, e, scene, own).write(content(), values, animate));
+      }
+    }
+    if (Appearance.shades(item)) {
+      filtered(out, effects);
+    } else {
+      blurred(out, effects, animate);
+    }
+    return out.toString();
+  }
+
+  private String clipped() {
+    return "mask=\"url(#" + name + "-clip)\"";
+  }
+
+  /** The id of the item itself, for what shows it again. */
+  private String content() {
+    return name + "-item";
+  }
+
+  /** What only blurs can be said in CSS. */
+  private void blurred(StringBuilder out, List<Effect> effects, Animate animate) {
     List<String> animations = new ArrayList<>();
     StringBuilder filter = new StringBuilder();
-    for (Effect e : item.properties().effects()) {
-      if (!e.off() && e.kind() == Effect.Kind.BLUR) {
-        Channel c = Channel.effect(e.id(), e.kind().parameters().get(0));
-        String property = name + "-e" + item.properties().effects().indexOf(e);
-        filter.append(blur(values.own(property, item.movable(c), TOLERANCE, animations), 1));
-      }
+    for (Effect e : effects) {
+      AnimatedValue m = item.movable(Channel.effect(e.id(), Effect.DEVIATION));
+      String property = name + "-e" + effects.indexOf(e);
+      filter.append(blur(values.own(property, m, TOLERANCE, animations), 1));
     }
     if (filter.length() > 0) {
       String own = name + "-effects";
       animate.animate(own, animations);
       group(out, "class=\"" + own + "\" style=\"filter:" + filter + "\"");
     }
+  }
+
+  private void filtered(StringBuilder out, List<Effect> effects) {
+    FilterSvg f = new FilterSvg(item, scene);
+    effects.stream().filter(e -> !e.isBlendedGlow()).forEach(f::add);
+    if (!f.primitives().isEmpty()) {
+      out.append(filter(name + "-filter", f));
+      group(out, "filter=\"url(#" + name + "-filter)\"");
+    }
+    group(out, "id=\"" + content() + "\"");
+  }
+
+  /**
+   * The glows that are blended with what is beneath the item, which come before it.
+   *
+   * @param groups those that show and fade the item, to be opened round each
+   */
+  String glows(List<String> groups) {
+    StringBuilder out = new StringBuilder();
+    List<Effect> effects = Appearance.effects(item);
+    for (Effect e : effects) {
+      if (!e.isBlendedGlow()) {
+        continue;
+      }
+      String id = name + "-glow" + effects.indexOf(e);
+      FilterSvg f = new FilterSvg(item, scene);
+      effects.subList(0, effects.indexOf(e)).stream()
+          .filter(b -> !b.isBlendedGlow())
+          .forEach(f::add);
+      f.glowAlone(e);
+      out.append(filter(id, f)).append("<g style=\"mix-blend-mode:");
+      out.append(Spelling.of(e.choice(Effect.GLOW_BLEND))).append("\">");
+      groups.forEach(out::append);
+      out.append("<g ").append(item.properties().clip() == null ? "" : clipped());
+      out.append("><g filter=\"url(#" + id + ")\"><use href=\"#" + content());
+      out.append("\"/></g></g></g>").append("</g>".repeat(groups.size())).append("\n");
+    }
     return out.toString();
+  }
+
+  static String filter(String id, FilterSvg f) {
+    return "<filter id=\""
+        + id
+        + "\" filterUnits=\"userSpaceOnUse\" color-interpolation-filters=\"sRGB\" "
+        + EVERYWHERE
+        + ">\n"
+        + f.primitives()
+        + "</filter>\n";
   }
 
   /** Has the animations of a class written. */

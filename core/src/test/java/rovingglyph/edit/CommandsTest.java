@@ -130,16 +130,18 @@ class CommandsTest {
     private static final List<String> PATHS =
         List.of("drawn", "open", "smooth", "freehand", "line", "arc", "wave", "circle", "nobody");
     private static final Map<String, List<String>> IDS =
-        Map.of(
-            "item", ITEMS,
-            "path", PATHS,
-            "of", PATHS,
-            "on", PATHS,
-            "to", PATHS,
-            "other", List.of("open", "line", "arc", "wave", "smooth"),
-            "cue", List.of("beat", "nobody"),
-            "effect", List.of("soft", "later", "own"),
-            "into", List.of("pair", "", "words"));
+        Map.ofEntries(
+            Map.entry("item", ITEMS),
+            Map.entry("path", PATHS),
+            Map.entry("of", PATHS),
+            Map.entry("on", PATHS),
+            Map.entry("to", PATHS),
+            Map.entry("other", List.of("open", "line", "arc", "wave", "smooth")),
+            Map.entry("cue", List.of("beat", "nobody")),
+            Map.entry("effect", List.of("soft", "below", "shine", "later", "own")),
+            Map.entry("option", List.of("side", "blendMode", "nothing")),
+            Map.entry("choice", List.of("outer", "inner", "screen", "lime")),
+            Map.entry("into", List.of("pair", "", "words")));
     private static final List<String> CHANNELS =
         List.of(
             "pathOffset",
@@ -155,6 +157,7 @@ class CommandsTest {
             "radius",
             "softEdge",
             "effect-soft-stdDeviation",
+            "effect-shine-colour",
             "revealTo",
             "startAngle");
     private static final double[] NUMBERS = {0, 1, -1, 0.5, 2, 3.04, 10, 45, 100, 300, -250, 5000};

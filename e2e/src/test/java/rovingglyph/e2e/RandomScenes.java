@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import rovingglyph.scene.BlendMode;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Effect;
 import rovingglyph.schema.Spelling;
 
 /** A scene of chance with every kind of item, and with all that an item of any kind may have. */
@@ -228,13 +230,12 @@ final class RandomScenes {
       BlendMode mode = all[(seed + random.nextInt(2)) % all.length];
       out.append(",\"blendMode\":\"").append(Spelling.of(mode)).append('"');
     }
-    if (random.nextInt(3) == 0) {
-      out.append(",\"effects\":[{\"id\":\"a\",\"kind\":\"blur\",\"stdDeviation\":");
-      out.append(value(0, random.nextInt(3) == 0 ? 30 : 5)).append('}');
-      if (random.nextInt(3) == 0) {
-        out.append(",{\"id\":\"b\",\"kind\":\"blur\",\"stdDeviation\":3}");
-      }
-      out.append(']');
+    List<String> effects = new ArrayList<>();
+    for (int i = random.nextInt(3) == 0 ? 1 + random.nextInt(3) : 0; i > 0; i--) {
+      effects.add(effect("e" + i));
+    }
+    if (!effects.isEmpty()) {
+      out.append(",\"effects\":").append(effects);
     }
     if (random.nextInt(3) == 0) {
       out.append(",\"clip\":{\"path\":\"p").append(1 + random.nextInt(2)).append('"');
@@ -242,6 +243,42 @@ final class RandomScenes {
       out.append(",\"softEdge\":").append(random.nextBoolean() ? "0" : value(0, 60)).append('}');
     }
     return out.toString();
+  }
+
+  private String effect(String id) {
+    Effect.Kind[] all = Effect.Kind.values();
+    Effect.Kind kind = all[(seed + random.nextInt(2)) % all.length];
+    StringBuilder out = new StringBuilder("{\"id\":\"" + id + "\",\"kind\":\"");
+    out.append(Spelling.of(kind)).append('"');
+    for (Effect.Option<?> o : kind.options()) {
+      Enum<?>[] values = o.values();
+      out.append(",\"" + o.name() + "\":\"");
+      out.append(Spelling.of(values[random.nextInt(values.length)])).append('"');
+    }
+    for (Effect.Parameter p : kind.parameters()) {
+      out.append(",\"" + p.name() + "\":").append(number(p));
+    }
+    return out.append('}').toString();
+  }
+
+  /** Of a size that leaves something to be seen in so small a frame. */
+  private String number(Effect.Parameter p) {
+    if (p.kind() == Channel.Kind.COLOUR) {
+      return "\"" + colour() + "\"";
+    }
+    return switch (p.name()) {
+      case "stdDeviation" -> value(0, random.nextInt(3) == 0 ? 30 : 5);
+      case "dx", "dy" -> value(-30, 30);
+      case "spread" -> random.nextBoolean() ? "0" : value(0, 12);
+      case "groundX" -> value(0, WIDTH);
+      case "groundY" -> value(HEIGHT / 2.0, HEIGHT);
+      case "groundAngle" -> value(-20, 20);
+      case "direction" -> value(20, 160);
+      case "farEnd" -> value(40, 200);
+      case "throw" -> value(20, 120);
+      case "strength" -> value(50, 400);
+      default -> value(p.min(), p.max());
+    };
   }
 
   private String colour() {

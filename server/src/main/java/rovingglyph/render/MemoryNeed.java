@@ -88,9 +88,9 @@ public final class MemoryNeed {
     if (item instanceof Group g) {
       within = g.members().stream().mapToInt(m -> layers(scene, m)).max().orElse(0);
     }
-    // A filter has its result beside its layer; a clip is measured in two layers, the soft one's
-    // too.
-    int filtered = p.effects().isEmpty() ? 0 : 2;
+    // A filter has its result beside its layer, a shadow its shape and its colour too, one that is
+    // cast lies in layers of its own; a clip is measured in two layers, the soft one's too.
+    int filtered = p.effects().isEmpty() ? 0 : 6;
     return within + (whole ? 1 : 0) + filtered + (p.clip() == null ? 0 : 3);
   }
 

@@ -20,22 +20,18 @@ import io.github.humbleui.skija.PathEffect;
 import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.skija.Shader;
 import io.github.humbleui.skija.Surface;
-import io.github.humbleui.types.Rect;
 import java.util.List;
 import rovingglyph.frame.FramePaint;
 import rovingglyph.frame.FrameSink;
+import rovingglyph.frame.LayerEffects;
 import rovingglyph.frame.PathStep;
 import rovingglyph.geometry.Affine;
-import rovingglyph.scene.Effect;
 
 /** Paints a display list by Skia, as canvasSink.ts does on the stage; it decides nothing. */
 final class SkiaSink implements FrameSink, AutoCloseable {
   private static final PaintStrokeCap[] CAPS = {
     PaintStrokeCap.BUTT, PaintStrokeCap.ROUND, PaintStrokeCap.SQUARE
   };
-
-  /** How far a blur reaches, in standard deviations. */
-  private static final double BLUR_REACH = 3;
 
   private final List<Path> outlines;
   private final BitmapCache bitmaps;
@@ -60,6 +56,8 @@ final class SkiaSink implements FrameSink, AutoCloseable {
       int height,
       Paint how,
       boolean matte,
+      List<double[]> effects,
+      double reach,
       Target below) {
     /** Scene pixels to its own. */
     void place(double scale) {
@@ -84,7 +82,17 @@ final class SkiaSink implements FrameSink, AutoCloseable {
     this.scale = scale;
     this.top =
         new Target(
-            picture.canvas(), null, 0, 0, picture.width(), picture.height(), null, false, null);
+            picture.canvas(),
+            null,
+            0,
+            0,
+            picture.width(),
+            picture.height(),
+            null,
+            false,
+            List.of(),
+            0,
+            null);
     top.place(scale);
   }
 
@@ -207,23 +215,24 @@ final class SkiaSink implements FrameSink, AutoCloseable {
 
   @Override
   public void push(Layer layer) {
-    double reach = 0;
-    for (double[] e : layer.effects()) {
-      reach += e[0] == Effect.Kind.BLUR.ordinal() ? BLUR_REACH * e[1] * scale : 0;
-    }
-    int more = (int) Math.ceil(reach);
+    int more = (int) Math.ceil(layer.reach() * scale);
     int left = Math.max(least(layer.left()), top.left - more);
     int above = Math.max(least(layer.top()), top.above - more);
     int right = Math.min(most(layer.right()), top.left + top.width + more);
     int below = Math.min(most(layer.bottom()), top.above + top.height + more);
-    Paint how = new Paint().setAlphaf((float) layer.alpha());
-    boolean normal = layer.blend() == rovingglyph.scene.BlendMode.NORMAL;
-    how.setBlendMode(normal ? BlendMode.SRC_OVER : BlendMode.valueOf(layer.blend().name()));
-    try (ImageFilter filter = filter(layer.effects())) {
-      how.setImageFilter(filter);
-    }
+    Paint how = new Paint().setAlphaf((float) layer.alpha()).setBlendMode(blend(layer.blend()));
     // One that holds nothing, or nothing here, is still to be ended.
-    open(left, above, Math.max(right - left, 1), Math.max(below - above, 1), how, false);
+    int width = Math.max(right - left, 1);
+    open(
+        left, above, width, Math.max(below - above, 1), how, false, layer.effects(), layer.reach());
+  }
+
+  static BlendMode blend(rovingglyph.scene.BlendMode mode) {
+    return switch (mode) {
+      case NORMAL -> BlendMode.SRC_OVER;
+      case PLUS_LIGHTER -> BlendMode.PLUS;
+      default -> BlendMode.valueOf(mode.name());
+    };
   }
 
   private int least(double at) {
@@ -234,52 +243,78 @@ final class SkiaSink implements FrameSink, AutoCloseable {
     return (int) Math.ceil(at * scale) + 1;
   }
 
-  private void open(int left, int above, int width, int height, Paint how, boolean matte) {
+  private void open(
+      int left,
+      int above,
+      int width,
+      int height,
+      Paint how,
+      boolean matte,
+      List<double[]> effects,
+      double reach) {
     ImageInfo info = ImageInfo.makeN32Premul(width, height, ColorSpace.getSRGB());
     Surface surface = Raster.surface(info);
-    top = new Target(surface.getCanvas(), surface, left, above, width, height, how, matte, top);
+    top =
+        new Target(
+            surface.getCanvas(),
+            surface,
+            left,
+            above,
+            width,
+            height,
+            how,
+            matte,
+            effects,
+            reach,
+            top);
     top.place(scale);
-  }
-
-  private ImageFilter filter(List<double[]> effects) {
-    ImageFilter out = null;
-    for (double[] e : effects) {
-      ImageFilter before = out;
-      if (e[0] == Effect.Kind.BLUR.ordinal()) {
-        float deviation = (float) (e[1] * scale);
-        out =
-            before == null
-                ? ImageFilter.makeBlur(deviation, deviation, FilterTileMode.DECAL)
-                : ImageFilter.makeBlur(
-                    deviation, deviation, FilterTileMode.DECAL, before, (Rect) null);
-        if (before != null) {
-          before.close();
-        }
-      }
-    }
-    return out;
   }
 
   @Override
   public void matte(boolean inverted) {
     Paint how = new Paint().setBlendMode(inverted ? BlendMode.DST_OUT : BlendMode.DST_IN);
-    open(top.left, top.above, top.width, top.height, how, true);
+    open(top.left, top.above, top.width, top.height, how, true, List.of(), 0);
   }
 
   @Override
   public void pop() {
     Target done = top;
     top = done.below;
-    try (Image image = done.surface.makeImageSnapshot()) {
-      top.canvas.resetMatrix();
-      top.canvas.drawImage(image, done.left - top.left, done.above - top.above, done.how);
-      top.place(scale);
+    try {
+      put(done);
     } finally {
       done.close();
     }
     if (done.matte) {
       // A layer ends with what measures it.
       pop();
+    }
+  }
+
+  /** Puts a layer that has ended over what is below it. */
+  private void put(Target done) {
+    List<double[]> effects = done.effects;
+    int last = effects.size() - 1;
+    boolean blurLast = last >= 0 && effects.get(last)[0] == LayerEffects.Kind.BLUR.ordinal();
+    int more = (int) Math.ceil(done.reach() * scale);
+    LayerPicture.Area limits =
+        new LayerPicture.Area(top.left, top.above, top.left + top.width, top.above + top.height)
+            .grown(more);
+    LayerPicture picture =
+        new LayerPicture(done.surface.makeImageSnapshot(), done.left, done.above);
+    try {
+      for (double[] e : blurLast ? effects.subList(0, last) : effects) {
+        picture = picture.with(e, scale, limits);
+      }
+      try (ImageFilter blur = blurLast ? LayerPicture.blur(effects.get(last)[1] * scale) : null) {
+        done.how.setImageFilter(blur);
+        top.canvas.resetMatrix();
+        top.canvas.drawImage(
+            picture.image(), picture.left() - top.left, picture.top() - top.above, done.how);
+        top.place(scale);
+      }
+    } finally {
+      picture.close();
     }
   }
 

@@ -1,0 +1,133 @@
+package rovingglyph.frame;
+
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.scene.BlendMode;
+
+/**
+ * What is done to the picture of a layer when it ends, in order, as painters are told it. Lengths
+ * are in scene pixels, colours 0xRRGGBB, opacities 0 to 1.
+ */
+public final class LayerEffects {
+  /** What painters can do to a picture. */
+  public enum Kind {
+    /** The Gaussian blur of CSS Filter Effects; its standard deviation. */
+    BLUR,
+
+    /**
+     * A shadow of its shape, which goes beneath it: how far across and down, standard deviation of
+     * its blur, by how much its coverage is multiplied after that (up to full), colour, opacity,
+     * and 1 where the shadow alone is left, else 0. Then its spread, done first, in steps: of each
+     * its radius and turn in degrees. A step is the shape together with eight copies of it, as far
+     * away as the radius, the first in the direction of the turn.
+     */
+    SHADOW,
+
+    /**
+     * A glow from its edge inwards: standard deviation of the blur of what it does not cover, by
+     * how much that is multiplied, colour, opacity, blend mode.
+     */
+    INNER_GLOW
+  }
+
+  static final LayerEffects NONE = new LayerEffects();
+
+  /** How far a blur reaches, in standard deviations. */
+  private static final double BLUR_REACH = 3;
+
+  /** Each step of a spread may be this much longer than what has been spread before it. */
+  private static final double STEP_GROWTH = 2;
+
+  /** Of the shape, in each step of a spread. */
+  private static final int COPIES = 8;
+
+  /** Px; a spread below it is not seen. */
+  private static final double LEAST_SPREAD = 0.01;
+
+  private final List<double[]> all = new ArrayList<>();
+  private double reach;
+
+  /** Each its kind and then its own numbers. */
+  List<double[]> all() {
+    return all;
+  }
+
+  /** How far beyond the picture they paint together, px. */
+  double reach() {
+    return reach;
+  }
+
+  /** With what others do, first. */
+  LayerEffects after(LayerEffects others) {
+    all.addAll(0, others.all);
+    reach += others.reach;
+    return this;
+  }
+
+  /** One blur after another is a single one whose variance is the sum of theirs. */
+  LayerEffects blur(double deviation) {
+    if (deviation <= 0) {
+      return this;
+    }
+    double before = 0;
+    if (!all.isEmpty() && all.get(all.size() - 1)[0] == Kind.BLUR.ordinal()) {
+      before = all.remove(all.size() - 1)[1];
+      reach -= BLUR_REACH * before;
+    }
+    double both = Math.hypot(before, deviation);
+    all.add(new double[] {Kind.BLUR.ordinal(), both});
+    reach += BLUR_REACH * both;
+    return this;
+  }
+
+  /** How a shadow or glow is softened and coloured. */
+  record Shade(double deviation, double strength, int rgb, double opacity) {}
+
+  LayerEffects shadow(double dx, double dy, double spread, Shade s, boolean alone) {
+    if (s.opacity <= 0 && !alone) {
+      return this;
+    }
+    List<Double> n = new ArrayList<>(List.of((double) Kind.SHADOW.ordinal(), dx, dy));
+    n.addAll(List.of(s.deviation, s.strength, (double) s.rgb, s.opacity, alone ? 1.0 : 0.0));
+    double[] steps = spread(spread);
+    for (int i = 0; i < steps.length; i++) {
+      n.addAll(List.of(steps[i], turn(i)));
+    }
+    all.add(n.stream().mapToDouble(Double::doubleValue).toArray());
+    reach += Math.max(Math.abs(dx), Math.abs(dy)) + BLUR_REACH * s.deviation + spread;
+    return this;
+  }
+
+  /** The radii of the steps that make a spread, px. */
+  public static double[] spread(double spread) {
+    List<Double> out = new ArrayList<>();
+    for (double done = 0; spread - done > LEAST_SPREAD; done += out.get(out.size() - 1)) {
+      out.add(Math.min(Math.max(1, STEP_GROWTH * done), spread - done));
+    }
+    return out.stream().mapToDouble(Double::doubleValue).toArray();
+  }
+
+  /** Turning every other step makes what is spread round. */
+  private static double turn(int step) {
+    return step % 2 == 0 ? 0 : 180.0 / COPIES;
+  }
+
+  /** In which directions the copies of a step lie, in radians. */
+  public static double[] directions(int step) {
+    double[] out = new double[COPIES];
+    for (int i = 0; i < COPIES; i++) {
+      out[i] = Math.toRadians(turn(step) + 360.0 * i / COPIES);
+    }
+    return out;
+  }
+
+  LayerEffects innerGlow(Shade s, BlendMode blend) {
+    if (s.opacity > 0 && s.strength > 0) {
+      all.add(
+          new double[] {
+            Kind.INNER_GLOW.ordinal(), s.deviation, s.strength, s.rgb, s.opacity, blend.ordinal()
+          });
+    }
+    return this;
+  }
+}

@@ -1,0 +1,210 @@
+import { BLEND_MODES, EffectKind } from '../core/generated/frame';
+import { LEAST_DEVIATION, smallBlur } from './smallBlur';
+import type { Layer } from './frameReader';
+
+type LayerEffect = Layer['effects'][number];
+
+/** A picture and where it lies on the whole picture, in canvas pixels. */
+export interface Picture {
+  canvas: HTMLCanvasElement;
+  left: number;
+  top: number;
+}
+
+/** An area of the whole picture, in canvas pixels. */
+export interface Area {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/** How far a blur reaches, in standard deviations. */
+const BLUR_REACH = 3;
+const COPIES = 8;
+
+/** Canvases to draw on that nobody needs at present. */
+const free: HTMLCanvasElement[] = [];
+
+/** The blend mode of a canvas for one of CSS. */
+export function composite(blend: Layer['blend']): GlobalCompositeOperation {
+  if (blend === 'normal') return 'source-over';
+  return blend === 'plus-lighter' ? 'lighter' : blend;
+}
+
+/** A canvas filter for a blur; empty for none. */
+export function blurFilter(deviation: number): string {
+  return deviation < LEAST_DEVIATION ? smallBlur(deviation) : `blur(${deviation}px)`;
+}
+
+/**
+ * What an effect makes of the picture of a layer: as the Java class LayerPicture does, step for
+ * step. {@link done} takes the result back.
+ *
+ * @param scale canvas pixels per scene pixel
+ * @param limits what is seen at most
+ */
+export function withEffect(p: Picture, e: LayerEffect, scale: number, limits: Area): Picture {
+  const [a = 0, b = 0, c = 0, d = 0, f = 0, g = 0, alone = 0] = e.numbers;
+  if (e.kind === EffectKind.BLUR) return blurred(p, a * scale, limits);
+  if (e.kind === EffectKind.INNER_GLOW) return glowing(p, a * scale, b, c, d, BLEND_MODES[f]!);
+  const [dx, dy] = [a * scale, b * scale];
+  const far = Math.max(Math.abs(dx), Math.abs(dy));
+  const wide = grown(limits, far);
+  let shape = p;
+  for (let i = 7; i < e.numbers.length; i += 2) {
+    const turn = (e.numbers[i + 1]! / 180) * Math.PI;
+    const wider = spread(shape, e.numbers[i]! * scale, turn, wide);
+    if (shape !== p) done(shape);
+    shape = wider;
+  }
+  const soft = coloured(shape, c * scale, d, f, wide);
+  if (shape !== p) done(shape);
+  const cast = grown(areaOf(soft), far);
+  const all = within(alone ? cast : around(cast, areaOf(p)), limits);
+  const out = drawn(all, (onto) => {
+    draw(onto, soft, { dx, dy, alpha: g });
+    if (!alone) draw(onto, p);
+  });
+  done(soft);
+  return out;
+}
+
+/** Gives a picture back that was made here. */
+export function done(p: Picture): void {
+  free.push(p.canvas);
+}
+
+/** A picture of an area, at least one pixel large. */
+function drawn(area: Area, paint: (g: CanvasRenderingContext2D) => void): Picture {
+  const canvas = free.pop() ?? document.createElement('canvas');
+  // Setting the size clears it, too.
+  canvas.width = Math.max(area.right - area.left, 1);
+  canvas.height = Math.max(area.bottom - area.top, 1);
+  const g = canvas.getContext('2d');
+  if (!g) throw new Error('The browser gives no canvas for an effect');
+  g.setTransform(1, 0, 0, 1, -area.left, -area.top);
+  paint(g);
+  return { canvas, left: area.left, top: area.top };
+}
+
+interface How {
+  dx?: number;
+  dy?: number;
+  alpha?: number;
+  mode?: GlobalCompositeOperation;
+  filter?: string;
+}
+
+function draw(g: CanvasRenderingContext2D, p: Picture, how: How = {}): void {
+  g.globalAlpha = how.alpha ?? 1;
+  g.globalCompositeOperation = how.mode ?? 'source-over';
+  if (how.filter) g.filter = how.filter;
+  g.drawImage(p.canvas, p.left + (how.dx ?? 0), p.top + (how.dy ?? 0));
+  if (how.filter) g.filter = 'none';
+}
+
+function areaOf(p: Picture): Area {
+  const { left, top, canvas } = p;
+  return { left, top, right: left + canvas.width, bottom: top + canvas.height };
+}
+
+/** An area with more on every side, in whole pixels. */
+export function grown(a: Area, by: number): Area {
+  const more = Math.ceil(by);
+  return {
+    left: a.left - more,
+    top: a.top - more,
+    right: a.right + more,
+    bottom: a.bottom + more,
+  };
+}
+
+function within(a: Area, b: Area): Area {
+  return {
+    left: Math.max(a.left, b.left),
+    top: Math.max(a.top, b.top),
+    right: Math.min(a.right, b.right),
+    bottom: Math.min(a.bottom, b.bottom),
+  };
+}
+
+function around(a: Area, b: Area): Area {
+  return {
+    left: Math.min(a.left, b.left),
+    top: Math.min(a.top, b.top),
+    right: Math.max(a.right, b.right),
+    bottom: Math.max(a.bottom, b.bottom),
+  };
+}
+
+function blurred(p: Picture, deviation: number, limits: Area): Picture {
+  const area = within(grown(areaOf(p), BLUR_REACH * deviation), limits);
+  return drawn(area, (g) => draw(g, p, { filter: blurFilter(deviation) }));
+}
+
+/** The shape together with copies of it all round. */
+function spread(p: Picture, radius: number, turn: number, limits: Area): Picture {
+  return drawn(within(grown(areaOf(p), radius), limits), (g) => {
+    draw(g, p);
+    for (let i = 0; i < COPIES; i++) {
+      const angle = turn + (2 * Math.PI * i) / COPIES;
+      draw(g, p, { dx: radius * Math.cos(angle), dy: radius * Math.sin(angle) });
+    }
+  });
+}
+
+/** Its shape blurred, made stronger, and in one colour. */
+function coloured(
+  p: Picture,
+  deviation: number,
+  strength: number,
+  rgb: number,
+  limits: Area,
+): Picture {
+  const soft = blurred(p, deviation, limits);
+  const out = drawn(areaOf(soft), (g) => {
+    const whole = Math.floor(strength);
+    for (let i = 0; i < whole; i++) draw(g, soft, { mode: 'lighter' });
+    if (strength > whole) draw(g, soft, { mode: 'lighter', alpha: strength - whole });
+    tint(g, rgb, 'source-in');
+  });
+  done(soft);
+  return out;
+}
+
+function tint(g: CanvasRenderingContext2D, rgb: number, mode: GlobalCompositeOperation): void {
+  g.globalAlpha = 1;
+  g.globalCompositeOperation = mode;
+  g.fillStyle = `#${rgb.toString(16).padStart(6, '0')}`;
+  g.setTransform(1, 0, 0, 1, 0, 0);
+  g.fillRect(0, 0, g.canvas.width, g.canvas.height);
+}
+
+/** A glow from its edge inwards. */
+function glowing(
+  p: Picture,
+  deviation: number,
+  strength: number,
+  rgb: number,
+  alpha: number,
+  blend: Layer['blend'],
+): Picture {
+  const leftOut = drawn(grown(areaOf(p), BLUR_REACH * deviation), (g) => {
+    const { e, f } = g.getTransform();
+    tint(g, 0, 'copy');
+    g.setTransform(1, 0, 0, 1, e, f);
+    draw(g, p, { mode: 'destination-out' });
+  });
+  const light = coloured(leftOut, deviation, strength, rgb, areaOf(p));
+  const inside = drawn(areaOf(p), (g) => {
+    draw(g, light, { alpha });
+    draw(g, p, { mode: 'destination-in' });
+  });
+  const out = drawn(areaOf(p), (g) => {
+    draw(g, p);
+    draw(g, inside, { mode: composite(blend) });
+  });
+  for (const q of [leftOut, light, inside]) done(q);
+  return out;
+}

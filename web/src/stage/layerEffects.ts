@@ -1,5 +1,5 @@
 import { BLEND_MODES, EffectKind } from '../core/generated/frame';
-import { LEAST_DEVIATION, smallBlur } from './smallBlur';
+import { dilation, LEAST_DEVIATION, smallBlur } from './svgFilters';
 import type { Layer } from './frameReader';
 
 type LayerEffect = Layer['effects'][number];
@@ -21,7 +21,6 @@ export interface Area {
 
 /** How far a blur reaches, in standard deviations. */
 const BLUR_REACH = 3;
-const COPIES = 8;
 
 /** Canvases to draw on that nobody needs at present. */
 const free: HTMLCanvasElement[] = [];
@@ -45,27 +44,25 @@ export function blurFilter(deviation: number): string {
  * @param limits what is seen at most
  */
 export function withEffect(p: Picture, e: LayerEffect, scale: number, limits: Area): Picture {
-  const [a = 0, b = 0, c = 0, d = 0, f = 0, g = 0, alone = 0] = e.numbers;
+  const [a = 0, b = 0, c = 0, d = 0, f = 0] = e.numbers;
   if (e.kind === EffectKind.BLUR) return blurred(p, a * scale, limits);
   if (e.kind === EffectKind.INNER_GLOW) return glowing(p, a * scale, b, c, d, BLEND_MODES[f]!);
-  const [dx, dy] = [a * scale, b * scale];
+  return shaded(p, e.numbers, scale, limits);
+}
+
+function shaded(p: Picture, n: Float64Array, scale: number, limits: Area): Picture {
+  const [x = 0, y = 0, radius = 0, deviation = 0, strength = 0, rgb = 0, alpha = 0, alone = 0] = n;
+  const [dx, dy] = [x * scale, y * scale];
   const far = Math.max(Math.abs(dx), Math.abs(dy));
   const wide = grown(limits, far);
-  let shape = p;
-  for (let i = 7; i < e.numbers.length; i += 2) {
-    const turn = (e.numbers[i + 1]! / 180) * Math.PI;
-    const wider = spread(shape, e.numbers[i]! * scale, turn, wide);
-    if (shape !== p) done(shape);
-    shape = wider;
-  }
-  const soft = coloured(shape, c * scale, d, f, wide);
-  if (shape !== p) done(shape);
+  const shape = spread(p, radius * scale, wide);
+  const soft = coloured(shape, deviation * scale, strength, rgb, wide);
   const cast = grown(areaOf(soft), far);
-  const all = within(alone ? cast : around(cast, areaOf(p)), limits);
-  const out = drawn(all, (onto) => {
-    draw(onto, soft, { dx, dy, alpha: g });
-    if (!alone) draw(onto, p);
+  const out = drawn(within(alone ? cast : around(cast, areaOf(p)), limits), (g) => {
+    draw(g, soft, { dx, dy, alpha });
+    if (!alone) draw(g, p);
   });
+  done(shape);
   done(soft);
   return out;
 }
@@ -143,14 +140,12 @@ function blurred(p: Picture, deviation: number, limits: Area): Picture {
   return drawn(area, (g) => draw(g, p, { filter: blurFilter(deviation) }));
 }
 
-/** The shape together with copies of it all round. */
-function spread(p: Picture, radius: number, turn: number, limits: Area): Picture {
+/** The shape dilated: by whole pixels, and by the share of one more. */
+function spread(p: Picture, radius: number, limits: Area): Picture {
+  const whole = Math.floor(radius);
   return drawn(within(grown(areaOf(p), radius), limits), (g) => {
-    draw(g, p);
-    for (let i = 0; i < COPIES; i++) {
-      const angle = turn + (2 * Math.PI * i) / COPIES;
-      draw(g, p, { dx: radius * Math.cos(angle), dy: radius * Math.sin(angle) });
-    }
+    draw(g, p, { filter: dilation(whole) });
+    if (radius > whole) draw(g, p, { filter: dilation(whole + 1), alpha: radius - whole });
   });
 }
 

@@ -126,6 +126,20 @@ public final class Appearance {
     }
   }
 
+  /** How far the effects of an item paint beyond it at a time, px; a cast shadow's only its blur. */
+  public static double reach(Item item, double time) {
+    Appearance a = new Appearance(item, 1, false, time, Affine.IDENTITY);
+    LayerEffects all = new LayerEffects();
+    double cast = 0;
+    for (Effect e : effects(item)) {
+      a.add(e, all);
+      if (e.kind() == Effect.Kind.CAST_SHADOW) {
+        cast = Math.max(cast, new LayerEffects().blur(a.value(e, Effect.DEVIATION)).reach());
+      }
+    }
+    return Math.max(all.reach(), cast);
+  }
+
   private LayerEffects.Shade shade(Effect e) {
     double strength =
         e.kind().parameters().contains(Effect.STRENGTH) ? value(e, Effect.STRENGTH) / 100 : 1;

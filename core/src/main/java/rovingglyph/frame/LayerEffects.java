@@ -15,11 +15,10 @@ public final class LayerEffects {
     BLUR,
 
     /**
-     * A shadow of its shape, which goes beneath it: how far across and down, standard deviation of
-     * its blur, by how much its coverage is multiplied after that (up to full), colour, opacity,
-     * and 1 where the shadow alone is left, else 0. Then its spread, done first, in steps: of each
-     * its radius and turn in degrees. A step is the shape together with eight copies of it, as far
-     * away as the radius, the first in the direction of the turn.
+     * A shadow of its shape, which goes beneath it: how far across and down, by how much the shape
+     * is spread first (the dilation of SVG's feMorphology), standard deviation of its blur, by how
+     * much its coverage is multiplied after that (up to full), colour, opacity, and 1 where the
+     * shadow alone is left, else 0.
      */
     SHADOW,
 
@@ -34,15 +33,6 @@ public final class LayerEffects {
 
   /** How far a blur reaches, in standard deviations. */
   private static final double BLUR_REACH = 3;
-
-  /** Each step of a spread may be this much longer than what has been spread before it. */
-  private static final double STEP_GROWTH = 2;
-
-  /** Of the shape, in each step of a spread. */
-  private static final int COPIES = 8;
-
-  /** Px; a spread below it is not seen. */
-  private static final double LEAST_SPREAD = 0.01;
 
   private final List<double[]> all = new ArrayList<>();
   private double reach;
@@ -87,38 +77,20 @@ public final class LayerEffects {
     if (s.opacity <= 0 && !alone) {
       return this;
     }
-    List<Double> n = new ArrayList<>(List.of((double) Kind.SHADOW.ordinal(), dx, dy));
-    n.addAll(List.of(s.deviation, s.strength, (double) s.rgb, s.opacity, alone ? 1.0 : 0.0));
-    double[] steps = spread(spread);
-    for (int i = 0; i < steps.length; i++) {
-      n.addAll(List.of(steps[i], turn(i)));
-    }
-    all.add(n.stream().mapToDouble(Double::doubleValue).toArray());
+    all.add(
+        new double[] {
+          Kind.SHADOW.ordinal(),
+          dx,
+          dy,
+          spread,
+          s.deviation,
+          s.strength,
+          s.rgb,
+          s.opacity,
+          alone ? 1 : 0
+        });
     reach += Math.max(Math.abs(dx), Math.abs(dy)) + BLUR_REACH * s.deviation + spread;
     return this;
-  }
-
-  /** The radii of the steps that make a spread, px. */
-  public static double[] spread(double spread) {
-    List<Double> out = new ArrayList<>();
-    for (double done = 0; spread - done > LEAST_SPREAD; done += out.get(out.size() - 1)) {
-      out.add(Math.min(Math.max(1, STEP_GROWTH * done), spread - done));
-    }
-    return out.stream().mapToDouble(Double::doubleValue).toArray();
-  }
-
-  /** Turning every other step makes what is spread round. */
-  private static double turn(int step) {
-    return step % 2 == 0 ? 0 : 180.0 / COPIES;
-  }
-
-  /** In which directions the copies of a step lie, in radians. */
-  public static double[] directions(int step) {
-    double[] out = new double[COPIES];
-    for (int i = 0; i < COPIES; i++) {
-      out[i] = Math.toRadians(turn(step) + 360.0 * i / COPIES);
-    }
-    return out;
   }
 
   LayerEffects innerGlow(Shade s, BlendMode blend) {

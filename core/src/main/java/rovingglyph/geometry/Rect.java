@@ -31,6 +31,11 @@ public record Rect(double left, double top, double right, double bottom) {
         Math.max(bottom, o.bottom));
   }
 
+  /** With so much more on every side. */
+  public Rect grown(double by) {
+    return new Rect(left - by, top - by, right + by, bottom + by);
+  }
+
   /** Whether a point is in the box or on its edge. */
   public boolean contains(Point p) {
     return p.x() >= left && p.x() <= right && p.y() >= top && p.y() <= bottom;

@@ -144,20 +144,29 @@ public final class AnimatedSvg {
       if (Appearance.shades(item)) {
         groups.add(whole(name, item));
       }
+      String contents = contents(name, item);
       AppearanceSvg appearance = new AppearanceSvg(prepared, item, name, this::own);
-      body.append(appearance.glows(groups));
-      String outermost = outermost(shown, item);
-      List<String> open = new ArrayList<>(groups);
+      body.append(appearance.glows(contents, groups));
       if (!shown.isEmpty()) {
-        open.remove(0);
+        groups.remove(0);
       }
-      open.add(0, outermost);
-      open.removeIf(String::isEmpty);
-      open.forEach(body::append);
-      body.append(appearance.begin(this::animate));
-      item.accept(new Writing(name));
-      body.append(appearance.end()).append("</g>\n".repeat(open.size()));
+      String outermost = outermost(shown, item);
+      if (!outermost.isEmpty()) {
+        groups.add(0, outermost);
+      }
+      groups.forEach(body::append);
+      body.append(appearance.round(contents, this::animate));
+      body.append("</g>\n".repeat(groups.size()));
     }
+  }
+
+  /** What an item is without its appearance. */
+  private String contents(String name, Item item) {
+    int from = body.length();
+    item.accept(new Writing(name));
+    String out = body.substring(from);
+    body.setLength(from);
+    return out;
   }
 
   /** Begins a group that is faded as the item is, where that is not to be faded itself. */

@@ -2,9 +2,13 @@ package rovingglyph.webexport;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.DoubleFunction;
 import rovingglyph.frame.Appearance;
 import rovingglyph.frame.PreparedPath;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Decimal;
+import rovingglyph.geometry.Rect;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
@@ -55,11 +59,12 @@ final class AppearanceSvg {
   }
 
   /**
-   * Begins the groups; {@link #end} ends them.
+   * The item with all of it.
    *
+   * @param contents the item itself
    * @param animate drives a class by animations
    */
-  String begin(Animate animate) {
+  String round(String contents, Animate animate) {
     StringBuilder out = new StringBuilder();
     Clip clip = item.properties().clip();
     if (clip != null) {
@@ -70,7 +75,7 @@ final class AppearanceSvg {
     for (Effect e : effects) {
       if (e.kind() == Effect.Kind.CAST_SHADOW) {
         String own = name + "-cast" + effects.indexOf(e);
-        out.append(new CastShadowSvg(item, e, scene, own).write(content(), values, animate));
+        out.append(new CastShadowSvg(prepared, item, e, own).write(contents, values, animate));
       }
     }
     if (Appearance.shades(item)) {
@@ -78,16 +83,11 @@ final class AppearanceSvg {
     } else {
       blurred(out, effects, animate);
     }
-    return out.toString();
+    return out.append(contents).append("</g>\n".repeat(open)).toString();
   }
 
   private String clipped() {
     return "mask=\"url(#" + name + "-clip)\"";
-  }
-
-  /** The id of the item itself, for what shows it again. */
-  private String content() {
-    return name + "-item";
   }
 
   /** What only blurs can be said in CSS. */
@@ -113,15 +113,16 @@ final class AppearanceSvg {
       out.append(filter(name + "-filter", f));
       group(out, "filter=\"url(#" + name + "-filter)\"");
     }
-    group(out, "id=\"" + content() + "\"");
   }
 
   /**
    * The glows that are blended with what is beneath the item, which come before it.
    *
+   * @param contents the item itself, which each glow has again: what is used again by {@code use}
+   *     has animations of its own, which scripts that set the time do not find
    * @param groups those that show and fade the item, to be opened round each
    */
-  String glows(List<String> groups) {
+  String glows(String contents, List<String> groups) {
     StringBuilder out = new StringBuilder();
     List<Effect> effects = Appearance.effects(item);
     for (Effect e : effects) {
@@ -138,18 +139,36 @@ final class AppearanceSvg {
       out.append(Spelling.of(e.choice(Effect.GLOW_BLEND))).append("\">");
       groups.forEach(out::append);
       out.append("<g ").append(item.properties().clip() == null ? "" : clipped());
-      out.append("><g filter=\"url(#" + id + ")\"><use href=\"#" + content());
-      out.append("\"/></g></g></g>").append("</g>".repeat(groups.size())).append("\n");
+      out.append("><g filter=\"url(#" + id + ")\">\n").append(contents);
+      out.append("</g></g></g>").append("</g>".repeat(groups.size())).append("\n");
     }
     return out.toString();
   }
 
-  static String filter(String id, FilterSvg f) {
+  /**
+   * A filter that covers all that the item ever is, with what the effects reach beyond that: browsers
+   * work on all of a filter's area.
+   */
+  private String filter(String id, FilterSvg f) {
+    return filter(id, f, region(t -> Affine.IDENTITY));
+  }
+
+  private Rect region(DoubleFunction<Affine> map) {
+    return ItemRegion.of(prepared, item, map);
+  }
+
+  static String filter(String id, FilterSvg f, Rect region) {
     return "<filter id=\""
         + id
-        + "\" filterUnits=\"userSpaceOnUse\" color-interpolation-filters=\"sRGB\" "
-        + EVERYWHERE
-        + ">\n"
+        + "\" filterUnits=\"userSpaceOnUse\" color-interpolation-filters=\"sRGB\" x=\""
+        + Decimal.text(region.left(), 0)
+        + "\" y=\""
+        + Decimal.text(region.top(), 0)
+        + "\" width=\""
+        + Decimal.text(Math.ceil(region.width()), 0)
+        + "\" height=\""
+        + Decimal.text(Math.ceil(region.height()), 0)
+        + "\">\n"
         + f.primitives()
         + "</filter>\n";
   }
@@ -162,10 +181,6 @@ final class AppearanceSvg {
   private void group(StringBuilder out, String attributes) {
     out.append("<g ").append(attributes).append(">\n");
     open++;
-  }
-
-  String end() {
-    return "</g>\n".repeat(open);
   }
 
   private static String blur(String deviation, double share) {

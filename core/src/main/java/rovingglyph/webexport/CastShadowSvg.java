@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.frame.Appearance;
 import rovingglyph.frame.CastShadow;
+import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Decimal;
+import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.Item;
@@ -16,6 +18,7 @@ final class CastShadowSvg {
   private static final double ANGLE = 0.02;
   private static final double SHARE = 0.003;
 
+  private final PreparedScene prepared;
   private final Item item;
   private final Effect effect;
   private final Scene scene;
@@ -24,19 +27,20 @@ final class CastShadowSvg {
   /**
    * @param name of what belongs to this effect alone
    */
-  CastShadowSvg(Item item, Effect effect, Scene scene, String name) {
+  CastShadowSvg(PreparedScene prepared, Item item, Effect effect, String name) {
+    this.prepared = prepared;
     this.item = item;
     this.effect = effect;
-    this.scene = scene;
+    this.scene = prepared.scene();
     this.name = name;
   }
 
   /**
    * The whole of it.
    *
-   * @param content id of what throws it
+   * @param contents what throws it
    */
-  String write(String content, AppearanceSvg.Values values, AppearanceSvg.Animate animate) {
+  String write(String contents, AppearanceSvg.Values values, AppearanceSvg.Animate animate) {
     List<String> animations = new ArrayList<>();
     String x = own("x", Effect.GROUND_X, LENGTH, values, animations);
     String y = own("y", Effect.GROUND_Y, LENGTH, values, animations);
@@ -54,6 +58,7 @@ final class CastShadowSvg {
     StringBuilder out = new StringBuilder();
     out.append("<g class=\"" + name + "\" style=\"isolation:isolate;opacity:calc(");
     out.append("min(100,max(0," + opacity + "))/100)\">\n");
+    Rect region = ItemRegion.of(prepared, item, t -> at(t).thrown());
     int bands = moving(Effect.DEVIATION) ? CastShadow.stops() : at(0).bands();
     for (int i = 0; i < bands; i++) {
       String mask = name + "-m" + i;
@@ -66,11 +71,11 @@ final class CastShadowSvg {
       out.append(mask + "-g)\"/></g></mask>\n");
       FilterSvg f = new FilterSvg(item, scene);
       f.shadeAlone(effect, CastShadow.stop(i));
-      out.append(AppearanceSvg.filter(filter, f));
+      out.append(AppearanceSvg.filter(filter, f, region));
       String blend = i == 0 ? "" : " style=\"mix-blend-mode:plus-lighter\"";
       out.append("<g mask=\"url(#" + mask + ")\"" + blend + "><g filter=\"url(#" + filter);
       out.append(")\"><g style=\"transform:" + ground + " " + flat + " " + back + "\">");
-      out.append("<use href=\"#" + content + "\"/></g></g></g>\n");
+      out.append(contents).append("</g></g></g>\n");
     }
     return out.append("</g>\n").toString();
   }

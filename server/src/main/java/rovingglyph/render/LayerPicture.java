@@ -24,8 +24,6 @@ record LayerPicture(Image image, int left, int top) implements AutoCloseable {
   /** How far a blur reaches, in standard deviations. */
   private static final double BLUR_REACH = 3;
 
-  private static final int COPIES = 8;
-
   /** An area in pixels of the whole picture. */
   record Area(int left, int top, int right, int bottom) {
     Area grown(double by) {
@@ -121,45 +119,39 @@ record LayerPicture(Image image, int left, int top) implements AutoCloseable {
   private LayerPicture shaded(double[] n, double scale, Area limits) {
     double dx = n[1] * scale;
     double dy = n[2] * scale;
-    boolean alone = n[7] != 0;
+    boolean alone = n[8] != 0;
     Area wide = limits.grown(Math.max(Math.abs(dx), Math.abs(dy)));
-    LayerPicture shape = this;
-    for (int i = 8; i < n.length; i += 2) {
-      LayerPicture wider = shape.spread(n[i] * scale, Math.toRadians(n[i + 1]), wide);
-      if (shape != this) {
-        shape.close();
-      }
-      shape = wider;
-    }
-    try (LayerPicture soft = shape.coloured(n[3] * scale, n[4], (int) n[5], wide)) {
+    try (LayerPicture shape = spread(n[3] * scale, wide);
+        LayerPicture soft = shape.coloured(n[4] * scale, n[5], (int) n[6], wide)) {
       Area cast = soft.area().grown(Math.max(Math.abs(dx), Math.abs(dy)));
       Area all = (alone ? cast : cast.around(area())).within(limits);
       return drawn(
           all,
           c -> {
-            soft.draw(c, dx, dy, n[6], BlendMode.SRC_OVER);
+            soft.draw(c, dx, dy, n[7], BlendMode.SRC_OVER);
             if (!alone) {
               draw(c, 0, 0, 1, BlendMode.SRC_OVER);
             }
           });
-    } finally {
-      if (shape != this) {
-        shape.close();
-      }
     }
   }
 
-  /** The shape together with copies of it all round. */
-  private LayerPicture spread(double radius, double turn, Area limits) {
+  /** The shape dilated: by whole pixels, and by the share of one more. */
+  private LayerPicture spread(double radius, Area limits) {
+    int whole = (int) Math.floor(radius);
     return drawn(
         area().grown(radius).within(limits),
         c -> {
-          draw(c, 0, 0, 1, BlendMode.SRC_OVER);
-          for (int i = 0; i < COPIES; i++) {
-            double angle = turn + 2 * Math.PI * i / COPIES;
-            draw(c, radius * Math.cos(angle), radius * Math.sin(angle), 1, BlendMode.SRC_OVER);
-          }
+          dilate(c, whole, 1);
+          dilate(c, whole + 1, radius - whole);
         });
+  }
+
+  private void dilate(Canvas c, int radius, double alpha) {
+    try (ImageFilter filter = radius == 0 ? null : ImageFilter.makeDilate(radius, radius, null, (io.github.humbleui.types.IRect) null);
+        Paint how = new Paint().setAlphaf((float) alpha).setImageFilter(filter)) {
+      draw(c, 0, 0, how);
+    }
   }
 
   /** Its shape blurred, made stronger, and in one colour. */

@@ -334,6 +334,8 @@ export const {
   outlineCount,
   image,
   corners,
+  itemBox,
+  shadowMarks,
   outlinesVersion,
   points,
   value,

@@ -9,6 +9,8 @@ declare module '*/generated/core.js' {
   export function preview(edit: string): string;
   export function image(index: number): string;
   export function corners(item: string, time: number): Float64Array;
+  export function itemBox(item: string, time: number): Float64Array;
+  export function shadowMarks(item: string, effect: string, time: number): Float64Array;
   export function outlinesVersion(): number;
   export function line(path: string, time: number): Float64Array;
   export function points(path: string, time: number): Float64Array;

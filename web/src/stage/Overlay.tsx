@@ -2,11 +2,12 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import * as core from '../core/core';
 import { isShape } from '../core/document';
 import { pathOf, select, selectAlso, useEditor } from '../state/editor';
-import { fieldOf, isLocked, letteringOf, placedOf } from '../state/items';
+import { fieldOf, isLocked, itemOf, letteringOf, placedOf } from '../state/items';
 import { editPath } from '../state/paths';
 import { sceneCoordinates } from './coordinates';
 import { DrawingLayer } from './DrawingLayer';
 import { OtherPaths, PathLines, useLine } from './PathLines';
+import { EffectHandles } from './EffectHandles';
 import { PictureHandles } from './PictureHandles';
 import { PlaceHandles } from './PlaceHandles';
 import { PointHandles, useMarquee } from './PointHandles';
@@ -74,6 +75,8 @@ export function Overlay({ unit }: { unit: number }) {
   const seats = lettering && !isLocked(doc, lettering.id) && !drawing;
   const everywhere = fieldOf(doc, selected)?.area === 'frame';
   const places = placed && !everywhere && !isLocked(doc, placed.id) && !drawing && tab !== 'path';
+  const item = itemOf(doc, selected);
+  const dressed = tab === 'dress' && item && !isLocked(doc, item.id) && !drawing ? item : null;
   const viewBox = `0 0 ${doc.width} ${doc.height}`;
   return (
     <>
@@ -129,6 +132,7 @@ export function Overlay({ unit }: { unit: number }) {
               toScene={toScene}
             />
           )}
+          {dressed && <EffectHandles item={dressed} unit={inner} toScene={toScene} />}
           {marquee.box && (
             <rect
               x={marquee.box[0]}

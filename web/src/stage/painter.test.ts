@@ -73,8 +73,8 @@ const entry = (op: number, ...payload: number[]) => [op, payload.length, ...payl
 const fill = (rgb: number, alpha: number, ...outlines: number[]) =>
   entry(Op.FILL, PaintKind.PLAIN, alpha, rgb, ...outlines);
 const ONE = [0, 1, 0, 0, 1, 0, 0];
-const push = (alpha: number, blend: number, box: number[], ...effects: number[]) =>
-  entry(Op.PUSH, alpha, blend, ...box, effects.length > 0 ? 1 : 0, ...effects);
+const push = (alpha: number, blend: number, box: number[], reach = 0, ...effect: number[]) =>
+  entry(Op.PUSH, alpha, blend, ...box, reach, effect.length > 0 ? 1 : 0, ...effect);
 
 it('fills the outlines of a shape as one area', () => {
   const got = paint(fill(0x0a0b0c, 0.5, 0, 1, 0, 0, 1, 5, 6, 1, 2, 0, 0, 2, 7, 8));
@@ -118,7 +118,7 @@ it('blends, blurs and clips layers, and what is blurred may come from outside', 
   const multiply = BLEND_MODES.indexOf('multiply');
   const got = paint([
     ...push(1, multiply, [-500, 0, 300, 80]),
-    ...push(1, 0, [-500, 0, 300, 80], EffectKind.BLUR, 1, 8),
+    ...push(1, 0, [-500, 0, 300, 80], 24, EffectKind.BLUR, 1, 8),
     ...fill(1, 1, ...ONE),
     ...entry(Op.POP),
     ...entry(Op.MATTE, 1),

@@ -1,21 +1,27 @@
-import { ArrowUp, Eye, EyeOff, Plus, Trash2 } from 'lucide-react';
+import { ArrowUp, ChevronRight, Eye, EyeOff, Plus, Trash2 } from 'lucide-react';
 import type { Effect, Item } from '../../core/document';
 import { appearanceOf } from '../../state/channels';
 import { applyEdit, useEditor } from '../../state/editor';
 import { newId } from '../../state/itemActions';
+import { openEffect, toggleEffect, useOpenEffect } from '../../state/openEffect';
 import { chosenWith } from '../../state/values';
+import { Choice, Segments } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';
 import { MovableField } from '../../ui/MovableField';
-
-const WORDS: Record<string, string> = { blur: 'Blur' };
+import { MovableValue } from '../../ui/MovableValue';
+import { EFFECTS, OPTIONS, OPTIONS_OF, USUAL } from './effectWords';
 
 /** What is done to the picture of an item, in order. */
 export function FinishSection({ item }: { item: Item }) {
   const effects = item.effects ?? [];
   // The values of new effects are known once the document has been opened with them.
   useEditor((s) => s.opened);
-  const add = (kind: Effect['kind']) =>
-    applyEdit({ op: 'addEffect', items: chosenWith(item.id), kind, effect: newId() });
+  const add = (kind: Effect['kind']) => {
+    const effect = newId();
+    const at = useEditor.getState().time;
+    const wrong = applyEdit({ op: 'addEffect', items: chosenWith(item.id), kind, effect, at });
+    if (wrong.length === 0) openEffect(effect);
+  };
   return (
     <section className="section">
       <h2 className="section-title">Finish</h2>
@@ -24,21 +30,45 @@ export function FinishSection({ item }: { item: Item }) {
           <Entry key={e.id} item={item.id} effect={e} index={index} />
         ))}
       </ul>
-      <button type="button" className="btn mt-1.5 w-full" onClick={() => add('blur')}>
-        <Plus className="size-4" /> Blur
-      </button>
+      <div className="mt-1.5 grid grid-cols-2 gap-1.5">
+        {EFFECTS.map(({ kind, label, detail }) => (
+          <button
+            key={kind}
+            type="button"
+            className="btn justify-start px-2"
+            title={detail}
+            onClick={() => add(kind)}
+          >
+            <Plus className="size-4 shrink-0" /> {label}
+          </button>
+        ))}
+      </div>
     </section>
   );
 }
 
-function Entry({ item, effect, index }: { item: string; effect: Effect; index: number }) {
-  const label = WORDS[effect.kind] ?? effect.kind;
+interface EntryProps {
+  item: string;
+  effect: Effect;
+  index: number;
+}
+
+function Entry({ item, effect, index }: EntryProps) {
+  const open = useOpenEffect((s) => s.effect === effect.id);
+  const label = EFFECTS.find((e) => e.kind === effect.kind)?.label ?? effect.kind;
   const at = { item, effect: effect.id };
-  const values = appearanceOf(item).filter((c) => c.startsWith(`effect-${effect.id}-`));
   return (
-    <li className={`rounded-lg border border-rule p-2 ${effect.off ? 'opacity-60' : ''}`}>
-      <div className="mb-1 flex items-center gap-1">
-        <span className="mr-auto font-medium">{label}</span>
+    <li className={`rounded-lg border border-rule ${effect.off ? 'opacity-60' : ''}`}>
+      <div className="flex items-center gap-1 p-1">
+        <button
+          type="button"
+          className="mr-auto flex min-w-0 items-center gap-1 rounded-md px-1 font-medium"
+          aria-expanded={open}
+          onClick={() => toggleEffect(effect.id)}
+        >
+          <ChevronRight className={`size-3.5 shrink-0 text-soft ${open ? 'rotate-90' : ''}`} />
+          <span className="truncate">{label}</span>
+        </button>
         {index > 0 && (
           <IconButton
             label={`${label}: do it before the one above`}
@@ -60,17 +90,46 @@ function Entry({ item, effect, index }: { item: string; effect: Effect; index: n
           <Trash2 className="size-4" />
         </IconButton>
       </div>
-      {values.map((c) => (
-        <MovableField
-          key={c}
-          item={item}
-          channel={c}
-          label={values.length === 1 ? 'Amount' : undefined}
-        />
-      ))}
-      {values.length === 0 && (
-        <p className="text-[12px] text-soft">A newer version made it: it is kept, and not shown.</p>
+      {open && (
+        <div className="px-2 pb-1">
+          <Fields item={item} effect={effect} />
+        </div>
       )}
     </li>
   );
+}
+
+function Fields({ item, effect }: { item: string; effect: Effect }) {
+  const values = appearanceOf(item).filter((c) => c.startsWith(`effect-${effect.id}-`));
+  if (values.length === 0) {
+    return (
+      <p className="text-[12px] text-soft">A newer version made it: it is kept, and not shown.</p>
+    );
+  }
+  if (values.length === 1) {
+    return <MovableField item={item} channel={values[0]!} label="Amount" />;
+  }
+  return (
+    <>
+      {OPTIONS_OF[effect.kind]?.map((name) => (
+        <OptionField key={name} item={item} effect={effect} name={name} />
+      ))}
+      {values.map((c) => (
+        <MovableValue key={c} item={item} channel={c} />
+      ))}
+    </>
+  );
+}
+
+function OptionField({ item, effect, name }: { item: string; effect: Effect; name: string }) {
+  const { label, choices } = OPTIONS[name]!;
+  const chosen = Object.entries(effect).find(([n]) => n === name)?.[1] ?? USUAL[name];
+  const props = {
+    label,
+    value: String(chosen),
+    options: choices,
+    onChange: (choice: string) =>
+      applyEdit({ op: 'chooseForEffect', item, effect: effect.id, option: name, choice }),
+  };
+  return choices.length > 3 ? <Choice {...props} /> : <Segments {...props} />;
 }

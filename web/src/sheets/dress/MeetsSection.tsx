@@ -1,17 +1,12 @@
-import { BLEND_MODES } from '../../core/generated/frame';
 import type { Item } from '../../core/document';
 import { applyEdit, useEditor } from '../../state/editor';
 import { chosenWith } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice } from '../../ui/Choice';
 import { MovableField } from '../../ui/MovableField';
+import { MODES } from './effectWords';
 
-const MODES = BLEND_MODES.map((value) => ({ value, label: inWords(value) }));
 const WHOLE = '';
-
-function inWords(mode: string): string {
-  return mode[0]!.toUpperCase() + mode.slice(1).replace('-', ' ');
-}
 
 /** How an item meets what is beneath it: blend mode and clip. */
 export function MeetsSection({ item }: { item: Item }) {

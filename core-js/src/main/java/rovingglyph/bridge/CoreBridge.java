@@ -15,6 +15,7 @@ import rovingglyph.document.SceneCodec;
 import rovingglyph.edit.PathCommands;
 import rovingglyph.edit.RefusedEdit;
 import rovingglyph.edit.SceneEdits;
+import rovingglyph.frame.Appearance;
 import rovingglyph.frame.GroupTransform;
 import rovingglyph.frame.OutlineSteps;
 import rovingglyph.frame.Preparation;
@@ -40,8 +41,10 @@ import rovingglyph.proof.LoopCheck;
 import rovingglyph.scene.Animatable;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
+import rovingglyph.scene.Effect;
 import rovingglyph.scene.FrameRate;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Profile;
@@ -438,6 +441,25 @@ public final class CoreBridge {
   public static double[] bounds(String path, double time) {
     Rect b = contour(path, time).bounds();
     return new double[] {b.left(), b.top(), b.right(), b.bottom()};
+  }
+
+  /** Left, top, right and bottom of what is seen of an item; none where nothing is. */
+  @JSExport
+  public static double[] itemBox(String item, double time) {
+    Rect b = prepared.box(item, time);
+    return b.isEmpty()
+        ? new double[0]
+        : new double[] {b.left(), b.top(), b.right(), b.bottom()};
+  }
+
+  /** See {@link CastShadow#marks}. */
+  @JSExport
+  public static double[] shadowMarks(String item, String effect, double time) {
+    Item i = prepared.scene().item(item);
+    Effect e = i.properties().effect(effect);
+    return e == null || e.kind() != Effect.Kind.CAST_SHADOW
+        ? new double[0]
+        : Appearance.cast(i, e, time).marks();
   }
 
   /** A small picture of a path of the scene. */

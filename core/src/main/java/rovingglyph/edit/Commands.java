@@ -22,6 +22,7 @@ public final class Commands {
             Shown.ALL,
             Groups.ALL,
             Appearances.ALL,
+            CastShadows.ALL,
             ColourFields.ALL,
             Pictures.ALL,
             Drawings.ALL,

@@ -194,7 +194,7 @@ final class Pictures {
   private static Scene size(Scene scene, Values v) {
     Picture p = picture(scene, v);
     double time = v.get(PLAYHEAD);
-    Setting at = new Setting(scene, p, time);
+    AtTime at = new AtTime(scene, p, time);
     if (v.get(SIZE) == Size.NATURAL) {
       return scene.withItem(
           at.set(
@@ -235,7 +235,7 @@ final class Pictures {
     double most = Math.max(0, 100 - LEAST_LEFT - edge.opposite().crop.clamp(other));
     double wanted = 100 * edge.share(prepared.whole(time), at);
     Map<Channel, Double> cut = Map.of(edge.crop, Math.min(Math.max(wanted, 0), most));
-    return scene.withItem(new Setting(scene, p, time).set(cut));
+    return scene.withItem(new AtTime(scene, p, time).set(cut));
   }
 
   /** How many times as large a mapped box has to be so that its own box just fits into a frame. */
@@ -248,19 +248,5 @@ final class Pictures {
   private static double fill(Affine map, Rect box, Rect frame) {
     Rect seen = map.inverse().apply(frame);
     return Math.max(seen.width() / box.width(), seen.height() / box.height());
-  }
-
-  /** Sets values at a time as the fields of a sheet do. */
-  private record Setting(Scene scene, Picture picture, double time) {
-    Picture set(Map<Channel, Double> numbers) {
-      Picture out = picture;
-      for (Map.Entry<Channel, Double> e : numbers.entrySet()) {
-        Channel c = e.getKey();
-        AnimatedValue m =
-            new KeyframeEdits(c, scene.rate()).set(out.movable(c), time, c.clamp(e.getValue()));
-        out = out.with(c, m);
-      }
-      return out;
-    }
   }
 }

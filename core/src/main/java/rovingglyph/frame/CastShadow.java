@@ -33,6 +33,9 @@ public record CastShadow(
   /** A shadow thrown flatter than this, per pixel of height, is not seen. */
   private static final double FLATTEST = 1e-3;
 
+  /** How far from the foot the ground's line is turned by, px. */
+  private static final double LINE_GRIP = 160;
+
   /** Wide and high enough for any frame, px. */
   private static final double FAR = 20000;
 
@@ -48,6 +51,22 @@ public record CastShadow(
 
   private Affine flat() {
     return new Affine(1, 0, -across, -down, 0, 0);
+  }
+
+  /**
+   * What the stage shows of it, x and y by turns in the pixels round the item: the foot, a point
+   * along the ground by which its line is turned, the height of the far end, and where that lands.
+   */
+  public double[] marks() {
+    double[] out = new double[8];
+    double[][] places = {
+      {0, 0}, {LINE_GRIP, 0}, {0, -farEnd}, {across * farEnd, down * farEnd}
+    };
+    for (int i = 0; i < places.length; i++) {
+      out[2 * i] = x(ground, places[i][0], places[i][1]);
+      out[2 * i + 1] = y(ground, places[i][0], places[i][1]);
+    }
+    return out;
   }
 
   /** Whether anything is to be seen of it. */

@@ -66,6 +66,11 @@ public record ItemProperties(
         id, name, shownFrom, shownTo, hidden, locked, blend, List.copyOf(newEffects), clip);
   }
 
+  /** The effect with an id; null if it has none. */
+  public Effect effect(String effect) {
+    return effects.stream().filter(e -> e.id().equals(effect)).findFirst().orElse(null);
+  }
+
   /** Clipped, or with null not clipped. */
   public ItemProperties clipped(Clip newClip) {
     return new ItemProperties(

@@ -24,6 +24,9 @@ record LayerPicture(Image image, int left, int top) implements AutoCloseable {
   /** How far a blur reaches, in standard deviations. */
   private static final double BLUR_REACH = 3;
 
+  /** Px; a dilation that is shorter is not seen. */
+  private static final double LEAST_STEP = 0.01;
+
   /** An area in pixels of the whole picture. */
   record Area(int left, int top, int right, int bottom) {
     Area grown(double by) {
@@ -69,6 +72,10 @@ record LayerPicture(Image image, int left, int top) implements AutoCloseable {
     try (Paint how = new Paint().setAlphaf((float) alpha).setBlendMode(mode)) {
       draw(onto, dx, dy, how);
     }
+  }
+
+  private void draw(Canvas onto, double dx, double dy, double alpha) {
+    draw(onto, dx, dy, alpha, BlendMode.SRC_OVER);
   }
 
   private void draw(Canvas onto, double dx, double dy, Paint how) {
@@ -136,21 +143,29 @@ record LayerPicture(Image image, int left, int top) implements AutoCloseable {
     }
   }
 
-  /** The shape dilated: by whole pixels, and by the share of one more. */
+  /** The shape dilated by copies to both sides, each step as long as leaves no gap. */
   private LayerPicture spread(double radius, Area limits) {
-    int whole = (int) Math.floor(radius);
-    return drawn(
-        area().grown(radius).within(limits),
-        c -> {
-          dilate(c, whole, 1);
-          dilate(c, whole + 1, radius - whole);
-        });
+    LayerPicture out = drawn(area().grown(radius).within(limits), c -> draw(c, 0, 0, 1));
+    for (int axis = 0; axis < 2; axis++) {
+      for (double done = 0; radius - done > LEAST_STEP; ) {
+        double step = Math.min(2 * done + 1, radius - done);
+        out = out.widened(axis == 0 ? step : 0, axis == 0 ? 0 : step);
+        done += step;
+      }
+    }
+    return out;
   }
 
-  private void dilate(Canvas c, int radius, double alpha) {
-    try (ImageFilter filter = radius == 0 ? null : ImageFilter.makeDilate(radius, radius, null, (io.github.humbleui.types.IRect) null);
-        Paint how = new Paint().setAlphaf((float) alpha).setImageFilter(filter)) {
-      draw(c, 0, 0, how);
+  /** Together with copies of it to both sides; the picture itself is given back. */
+  private LayerPicture widened(double dx, double dy) {
+    try (LayerPicture before = this) {
+      return drawn(
+          area(),
+          c -> {
+            before.draw(c, 0, 0, 1);
+            before.draw(c, -dx, -dy, 1);
+            before.draw(c, dx, dy, 1);
+          });
     }
   }
 

@@ -1,5 +1,5 @@
 import { BLEND_MODES, EffectKind } from '../core/generated/frame';
-import { LEAST_DEVIATION, smallBlur } from './smallBlur';
+import { dilation, LEAST_DEVIATION, smallBlur } from './svgFilters';
 import type { Layer } from './frameReader';
 
 type LayerEffect = Layer['effects'][number];
@@ -21,9 +21,6 @@ export interface Area {
 
 /** How far a blur reaches, in standard deviations. */
 const BLUR_REACH = 3;
-
-/** Canvas pixels; a dilation that is shorter is not seen. */
-const LEAST_STEP = 0.01;
 
 /** Canvases to draw on that nobody needs at present. */
 const free: HTMLCanvasElement[] = [];
@@ -143,21 +140,13 @@ function blurred(p: Picture, deviation: number, limits: Area): Picture {
   return drawn(area, (g) => draw(g, p, { filter: blurFilter(deviation) }));
 }
 
-/** The shape dilated by copies to both sides, each step as long as leaves no gap. */
+/** The shape dilated: by whole pixels, and by the share of one more. */
 function spread(p: Picture, radius: number, limits: Area): Picture {
-  let out = drawn(within(grown(areaOf(p), radius), limits), (g) => draw(g, p));
-  for (const axis of ['dx', 'dy']) {
-    for (let past = 0; radius - past > LEAST_STEP;) {
-      const step = Math.min(2 * past + 1, radius - past);
-      const before = out;
-      out = drawn(areaOf(before), (g) => {
-        for (const by of [0, -step, step]) draw(g, before, { [axis]: by });
-      });
-      done(before);
-      past += step;
-    }
-  }
-  return out;
+  const whole = Math.floor(radius);
+  return drawn(within(grown(areaOf(p), radius), limits), (g) => {
+    draw(g, p, { filter: dilation(whole) });
+    if (radius > whole) draw(g, p, { filter: dilation(whole + 1), alpha: radius - whole });
+  });
 }
 
 /** Its shape blurred, made stronger, and in one colour. */

@@ -13,9 +13,11 @@ import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Clip;
 import rovingglyph.scene.Effect;
+import rovingglyph.scene.Finish;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.schema.Field;
+import rovingglyph.schema.FieldType;
 import rovingglyph.schema.Fields;
 import rovingglyph.schema.Kinds;
 import rovingglyph.schema.Lists;
@@ -25,7 +27,7 @@ import rovingglyph.schema.Types;
 import rovingglyph.schema.Values;
 
 /** Blend mode, effects and clip of an item of any kind, from and to JSON. */
-final class AppearanceCodec {
+public final class AppearanceCodec {
   /** An effect with its numbers, which the item holds among its values. */
   private record EffectDocument(Effect effect, Map<Channel, AnimatedValue> values) {}
 
@@ -67,6 +69,16 @@ final class AppearanceCodec {
                   new ClipDocument(
                       new Clip(v.get(PATH), v.get(INVERTED), v.rest()), v.get(SOFT_EDGE)));
 
+  private static final FieldType<List<EffectDocument>> LIST =
+      Lists.list(EFFECT_KINDS, ItemProperties.MOST_EFFECTS);
+
+  /** The effects of an item as its document has them. */
+  public static final FieldType<Finish> FINISH =
+      Types.like(
+          LIST,
+          (f, name, fallback) -> finish(f, name, LIST.read(f, name, List.of())),
+          (finish, out) -> LIST.write(documents(finish.effects(), finish.values()), out));
+
   private static final Field<Item, BlendMode> BLEND =
       field("blendMode", Types.choice(BlendMode.values()), (Item i) -> i.properties().blend())
           .usual(BlendMode.NORMAL)
@@ -74,10 +86,7 @@ final class AppearanceCodec {
               "how its colours meet what is beneath, with the names of CSS Compositing. In a group"
                   + " it meets what is below it in the group only");
   private static final Field<Item, List<EffectDocument>> EFFECTS =
-      field(
-              "effects",
-              Lists.list(EFFECT_KINDS, ItemProperties.MOST_EFFECTS),
-              AppearanceCodec::effects)
+      field("effects", LIST, (Item i) -> documents(i.properties().effects(), i.values()))
           .usual(List.of())
           .about("done in order. A kind that is not known is kept, and nothing is done");
   private static final Field<Item, ClipDocument> CLIP =
@@ -189,10 +198,27 @@ final class AppearanceCodec {
     }
   }
 
-  private static List<EffectDocument> effects(Item item) {
-    List<EffectDocument> out = new ArrayList<>();
-    item.properties().effects().forEach(e -> out.add(new EffectDocument(e, item.values())));
-    return out;
+  private static List<EffectDocument> documents(
+      List<Effect> effects, Map<Channel, AnimatedValue> values) {
+    return effects.stream().map(e -> new EffectDocument(e, values)).toList();
+  }
+
+  /**
+   * Effects that belong together.
+   *
+   * @param name of the field that they are in
+   */
+  private static Finish finish(Fields f, String name, List<EffectDocument> all) {
+    Set<String> ids = new HashSet<>();
+    Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
+    for (int i = 0; i < all.size(); i++) {
+      String id = all.get(i).effect.id();
+      if (!ids.add(id)) {
+        f.problem(name + "[" + i + "].id", "\"" + id + "\" is used twice", "an id of its own");
+      }
+      values.putAll(all.get(i).values);
+    }
+    return new Finish(all.stream().map(e -> e.effect).toList(), values);
   }
 
   private static ClipDocument clip(Item item) {
@@ -206,25 +232,13 @@ final class AppearanceCodec {
    * @param values to which the numbers of effects and of the clip are added
    */
   static ItemProperties of(Values v, ItemProperties p, Map<Channel, AnimatedValue> values) {
-    Set<String> ids = new HashSet<>();
-    List<Effect> effects = new ArrayList<>();
-    for (EffectDocument e : v.get(EFFECTS)) {
-      String id = e.effect.id();
-      if (!ids.add(id)) {
-        v.fields()
-            .problem(
-                "effects[" + effects.size() + "].id",
-                "\"" + id + "\" is used twice",
-                "an id of its own");
-      }
-      effects.add(e.effect);
-      values.putAll(e.values);
-    }
+    Finish finish = finish(v.fields(), EFFECTS.name(), v.get(EFFECTS));
+    values.putAll(finish.values());
     ClipDocument clip = v.get(CLIP);
     if (clip != null) {
       values.put(Channel.SOFT_EDGE, clip.softEdge);
     }
-    return p.blended(v.get(BLEND)).with(effects).clipped(clip == null ? null : clip.clip);
+    return p.blended(v.get(BLEND)).with(finish.effects()).clipped(clip == null ? null : clip.clip);
   }
 
   /** Where an item's document has one of these values, as the end of a JSON path; else null. */

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import rovingglyph.document.AppearanceCodec;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Rect;
 import rovingglyph.scene.AnimatedValue;
@@ -16,6 +17,7 @@ import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Clip;
 import rovingglyph.scene.Effect;
+import rovingglyph.scene.Finish;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Scene;
@@ -39,6 +41,7 @@ final class Appearances {
       argument("option", Types.text(Types.LONGEST_ID)).about("name of what is chosen");
   private static final Field<Values, String> CHOICE =
       argument("choice", Types.text(Types.LONGEST_ID));
+  private static final Field<Values, Finish> FINISH = argument("effects", AppearanceCodec.FINISH);
   private static final Field<Values, Integer> TO = argument("to", Types.integer(-1, 1000));
   private static final Field<Values, BlendMode> MODE =
       argument("mode", Types.choice(BlendMode.values()));
@@ -50,6 +53,7 @@ final class Appearances {
   static final List<Command> ALL =
       List.of(
           ofEach("addEffect", "Added an effect", List.of(KIND, EFFECT, AT), Appearances::added),
+          ofEach("useFinish", "Used a finish", List.of(FINISH), Appearances::finished),
           ofOne("removeEffect", "Removed an effect", List.of(), (all, at, v) -> all.remove(at)),
           ofOne("switchEffect", "Switched an effect", List.of(OFF), Appearances::switched),
           ofOne(
@@ -137,6 +141,15 @@ final class Appearances {
   private static AnimatedValue still(Effect.Parameter p, double value) {
     double rounded = Math.rint(value * 10) / 10;
     return new AnimatedValue(Math.min(Math.max(rounded, p.min()), p.max()));
+  }
+
+  /** With the effects of another item, or of a kept finish, in the place of its own. */
+  private static Item finished(Command.Target target, Item item, Values v) {
+    Finish finish = v.get(FINISH);
+    Item plain = tidied(item.with(item.properties().with(List.of())), item);
+    Map<Channel, AnimatedValue> values = new LinkedHashMap<>(plain.values());
+    values.putAll(finish.values());
+    return plain.with(plain.properties().with(finish.effects()), values);
   }
 
   /** What is done to one effect in the list of all. */

@@ -126,7 +126,9 @@ public final class Appearance {
     }
   }
 
-  /** How far the effects of an item paint beyond it at a time, px; a cast shadow's only its blur. */
+  /**
+   * How far the effects of an item paint beyond it at a time, px; a cast shadow's only its blur.
+   */
   public static double reach(Item item, double time) {
     Appearance a = new Appearance(item, 1, false, time, Affine.IDENTITY);
     LayerEffects all = new LayerEffects();

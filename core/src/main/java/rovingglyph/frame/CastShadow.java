@@ -59,9 +59,7 @@ public record CastShadow(
    */
   public double[] marks() {
     double[] out = new double[8];
-    double[][] places = {
-      {0, 0}, {LINE_GRIP, 0}, {0, -farEnd}, {across * farEnd, down * farEnd}
-    };
+    double[][] places = {{0, 0}, {LINE_GRIP, 0}, {0, -farEnd}, {across * farEnd, down * farEnd}};
     for (int i = 0; i < places.length; i++) {
       out[2 * i] = x(ground, places[i][0], places[i][1]);
       out[2 * i + 1] = y(ground, places[i][0], places[i][1]);

@@ -125,10 +125,13 @@ public record PreparedLettering(
     return new GlyphOutlines(row, turned, turn(row.values(), degrees), lettering.seat().method());
   }
 
+  private boolean bent() {
+    return lettering.seat().method() == Seat.GlyphMethod.BENT;
+  }
+
   /** Whether outlines are not the same at all times: bent letters, and axes that move. */
   public boolean reshapes(RowLayout row) {
-    return lettering.seat().method() == Seat.GlyphMethod.BENT
-        || row.letters().stream().anyMatch(l -> !l.axes().isEmpty());
+    return bent() || row.letters().stream().anyMatch(l -> !l.axes().isEmpty());
   }
 
   /** The outlines of a rigid letter as its axes have them now, in em from its cluster's origin. */
@@ -164,7 +167,8 @@ public record PreparedLettering(
 
   @Override
   public boolean overlaps(double time) {
-    return lettering.letterEffects().trail() != null
+    return bent()
+        || lettering.letterEffects().trail() != null
         || lettering.setting().rules().stream().anyMatch(r -> r.fill() != null);
   }
 
@@ -186,7 +190,8 @@ public record PreparedLettering(
         if (!p.visible() || p.alpha() <= 0) {
           continue;
         }
-        if (p.fill() != fill || p.alpha() != alpha) {
+        // Letters bent over themselves run the other way round: in one area they would cancel.
+        if (p.fill() != fill || p.alpha() != alpha || bent()) {
           fill = p.fill();
           alpha = p.alpha();
           frame.fill(fill, alpha / whole);

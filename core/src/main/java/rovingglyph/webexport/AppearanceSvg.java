@@ -146,8 +146,8 @@ final class AppearanceSvg {
   }
 
   /**
-   * A filter that covers all that the item ever is, with what the effects reach beyond that: browsers
-   * work on all of a filter's area.
+   * A filter that covers all that the item ever is, with what the effects reach beyond that:
+   * browsers work on all of a filter's area.
    */
   private String filter(String id, FilterSvg f) {
     return filter(id, f, region(t -> Affine.IDENTITY));

@@ -138,7 +138,7 @@ class CommandsTest {
             Map.entry("to", PATHS),
             Map.entry("other", List.of("open", "line", "arc", "wave", "smooth")),
             Map.entry("cue", List.of("beat", "nobody")),
-            Map.entry("effect", List.of("soft", "below", "shine", "later", "own")),
+            Map.entry("effect", List.of("soft", "below", "shine", "cast", "cast", "later", "own")),
             Map.entry("option", List.of("side", "blendMode", "nothing")),
             Map.entry("choice", List.of("outer", "inner", "screen", "lime")),
             Map.entry("into", List.of("pair", "", "words")));
@@ -195,6 +195,8 @@ class CommandsTest {
           return Json.parse("[{\"id\":\"new\",\"d\":\"M0 0L9 9\"}]");
         case "parts":
           return Json.parse("[{\"d\":\"M0 0H9V9Z\",\"fill\":\"#336699\"}]");
+        case "effects":
+          return Json.parse("[{\"id\":\"e\",\"kind\":\"blur\"}]");
         case "colour":
           return Json.value("#C4472D");
         case "text":

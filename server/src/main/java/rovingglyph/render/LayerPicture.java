@@ -11,6 +11,8 @@ import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.skija.Surface;
+import io.github.humbleui.types.IRect;
+import io.github.humbleui.types.Rect;
 import java.util.function.Consumer;
 import rovingglyph.frame.LayerEffects;
 
@@ -23,9 +25,6 @@ import rovingglyph.frame.LayerEffects;
 record LayerPicture(Image image, int left, int top) implements AutoCloseable {
   /** How far a blur reaches, in standard deviations. */
   private static final double BLUR_REACH = 3;
-
-  /** Px; a dilation that is shorter is not seen. */
-  private static final double LEAST_STEP = 0.01;
 
   /** An area in pixels of the whole picture. */
   record Area(int left, int top, int right, int bottom) {
@@ -74,17 +73,12 @@ record LayerPicture(Image image, int left, int top) implements AutoCloseable {
     }
   }
 
-  private void draw(Canvas onto, double dx, double dy, double alpha) {
-    draw(onto, dx, dy, alpha, BlendMode.SRC_OVER);
-  }
-
   private void draw(Canvas onto, double dx, double dy, Paint how) {
     // Skia lets what lies between pixels be, unless it is asked for.
     onto.drawImageRect(
         image,
-        io.github.humbleui.types.Rect.makeWH(image.getWidth(), image.getHeight()),
-        io.github.humbleui.types.Rect.makeXYWH(
-            (float) (left + dx), (float) (top + dy), image.getWidth(), image.getHeight()),
+        Rect.makeWH(image.getWidth(), image.getHeight()),
+        Rect.makeXYWH((float) (left + dx), (float) (top + dy), image.getWidth(), image.getHeight()),
         SamplingMode.LINEAR,
         how,
         false);
@@ -143,29 +137,22 @@ record LayerPicture(Image image, int left, int top) implements AutoCloseable {
     }
   }
 
-  /** The shape dilated by copies to both sides, each step as long as leaves no gap. */
+  /** The shape dilated: by whole pixels, and by the share of one more. */
   private LayerPicture spread(double radius, Area limits) {
-    LayerPicture out = drawn(area().grown(radius).within(limits), c -> draw(c, 0, 0, 1));
-    for (int axis = 0; axis < 2; axis++) {
-      for (double done = 0; radius - done > LEAST_STEP; ) {
-        double step = Math.min(2 * done + 1, radius - done);
-        out = out.widened(axis == 0 ? step : 0, axis == 0 ? 0 : step);
-        done += step;
-      }
-    }
-    return out;
+    int whole = (int) Math.floor(radius);
+    return drawn(
+        area().grown(radius).within(limits),
+        c -> {
+          dilate(c, whole, 1);
+          dilate(c, whole + 1, radius - whole);
+        });
   }
 
-  /** Together with copies of it to both sides; the picture itself is given back. */
-  private LayerPicture widened(double dx, double dy) {
-    try (LayerPicture before = this) {
-      return drawn(
-          area(),
-          c -> {
-            before.draw(c, 0, 0, 1);
-            before.draw(c, -dx, -dy, 1);
-            before.draw(c, dx, dy, 1);
-          });
+  private void dilate(Canvas c, int radius, double alpha) {
+    try (ImageFilter filter =
+            radius == 0 ? null : ImageFilter.makeDilate(radius, radius, null, (IRect) null);
+        Paint how = new Paint().setAlphaf((float) alpha).setImageFilter(filter)) {
+      draw(c, 0, 0, how);
     }
   }
 

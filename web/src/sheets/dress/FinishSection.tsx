@@ -1,9 +1,19 @@
-import { ArrowUp, ChevronRight, Eye, EyeOff, Plus, Trash2 } from 'lucide-react';
+import {
+  ArrowUp,
+  ChevronRight,
+  ClipboardPaste,
+  Copy,
+  Eye,
+  EyeOff,
+  Plus,
+  Trash2,
+} from 'lucide-react';
 import type { Effect, Item } from '../../core/document';
 import { appearanceOf } from '../../state/channels';
 import { applyEdit, useEditor } from '../../state/editor';
 import { newId } from '../../state/itemActions';
-import { openEffect, toggleEffect, useOpenEffect } from '../../state/openEffect';
+import { notify } from '../../state/notices';
+import { openEffect, toggleEffect, useCopiedFinish, useOpenEffect } from '../../state/openEffect';
 import { chosenWith } from '../../state/values';
 import { Choice, Segments } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';
@@ -16,6 +26,7 @@ export function FinishSection({ item }: { item: Item }) {
   const effects = item.effects ?? [];
   // The values of new effects are known once the document has been opened with them.
   useEditor((s) => s.opened);
+  const copied = useCopiedFinish((s) => s.effects);
   const add = (kind: Effect['kind']) => {
     const effect = newId();
     const at = useEditor.getState().time;
@@ -24,7 +35,30 @@ export function FinishSection({ item }: { item: Item }) {
   };
   return (
     <section className="section">
-      <h2 className="section-title">Finish</h2>
+      <div className="flex items-start">
+        <h2 className="section-title mr-auto">Finish</h2>
+        {effects.length > 0 && (
+          <IconButton
+            label="Copy the finish"
+            onClick={() => {
+              useCopiedFinish.setState({ effects });
+              notify('The finish is copied: choose another item and use it there');
+            }}
+          >
+            <Copy className="size-4" />
+          </IconButton>
+        )}
+        {copied && (
+          <IconButton
+            label="Use the copied finish"
+            onClick={() =>
+              applyEdit({ op: 'useFinish', items: chosenWith(item.id), effects: copied })
+            }
+          >
+            <ClipboardPaste className="size-4" />
+          </IconButton>
+        )}
+      </div>
       <ul className="space-y-1.5">
         {effects.map((e, index) => (
           <Entry key={e.id} item={item.id} effect={e} index={index} />
@@ -35,7 +69,7 @@ export function FinishSection({ item }: { item: Item }) {
           <button
             key={kind}
             type="button"
-            className="btn justify-start px-2"
+            className="btn justify-start gap-1 px-1.5"
             title={detail}
             onClick={() => add(kind)}
           >
@@ -91,7 +125,7 @@ function Entry({ item, effect, index }: EntryProps) {
         </IconButton>
       </div>
       {open && (
-        <div className="px-2 pb-1">
+        <div className="effect-fields px-1.5 pb-1">
           <Fields item={item} effect={effect} />
         </div>
       )}

@@ -29,7 +29,7 @@ export const OPTIONS: Record<string, Option> = {
       { value: 'inner', label: 'Within' },
     ],
   },
-  blendMode: { label: 'Blend mode', choices: MODES },
+  blendMode: { label: 'Blend', choices: MODES },
 };
 
 /** What an effect that leaves an option out has chosen. */

@@ -447,9 +447,7 @@ public final class CoreBridge {
   @JSExport
   public static double[] itemBox(String item, double time) {
     Rect b = prepared.box(item, time);
-    return b.isEmpty()
-        ? new double[0]
-        : new double[] {b.left(), b.top(), b.right(), b.bottom()};
+    return b.isEmpty() ? new double[0] : new double[] {b.left(), b.top(), b.right(), b.bottom()};
   }
 
   /** See {@link CastShadow#marks}. */

@@ -2,6 +2,11 @@ package rovingglyph.generate;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import rovingglyph.document.SceneCodec;
 import rovingglyph.edit.Command;
 import rovingglyph.edit.Commands;
 import rovingglyph.schema.Schema;
@@ -13,13 +18,17 @@ final class EditTypes {
 
   static String text() {
     StringBuilder out = new StringBuilder();
-    out.append(
-            "// Written by the build from the edits of the core (rovingglyph.edit); changes here")
-        .append(" are lost.\n\n")
-        .append("import type { Cruise, Easing, Follow, Stagger, Sway } from './document';\n");
+    Set<String> known =
+        Tables.from(SceneCodec.schema()).schemas().stream()
+            .map(Schema::name)
+            .collect(Collectors.toSet());
     Map<String, Schema<?>> held = new LinkedHashMap<>();
     for (Command c : Commands.all()) {
-      Tables.from(c.arguments()).schemas().stream().skip(1).forEach(s -> held.put(s.name(), s));
+      // What documents have too is taken from their types.
+      Tables.from(c.arguments()).schemas().stream()
+          .skip(1)
+          .filter(s -> !known.contains(s.name()))
+          .forEach(s -> held.put(s.name(), s));
       out.append("\nexport interface ")
           .append(c.arguments().name())
           .append(" {\n  op: '")
@@ -35,6 +44,16 @@ final class EditTypes {
     }
     out.append("\n/** An edit by the rules of the core. */\nexport type Edit =");
     Commands.all().forEach(c -> out.append("\n  | ").append(c.arguments().name()));
-    return out.append(";\n").toString();
+    out.append(";\n");
+    String imported =
+        Stream.concat(known.stream(), Stream.of("Easing", "Effect"))
+            .filter(name -> Pattern.compile("[ :]" + name + "\\b").matcher(out).find())
+            .sorted()
+            .collect(Collectors.joining(", "));
+    return "// Written by the build from the edits of the core (rovingglyph.edit); changes here"
+        + " are lost.\n\nimport type { "
+        + imported
+        + " } from './document';\n"
+        + out;
   }
 }

@@ -114,7 +114,8 @@ public final class AppearanceCodec {
                   p.name(),
                   AnimatedType.of(Channel.effect("", p)),
                   (EffectDocument e) -> e.values.get(Channel.effect(e.effect.id(), p)))
-              .fallback(new AnimatedValue(p.start())));
+              .fallback(new AnimatedValue(p.start()))
+              .about(p.about()));
     }
     String word = Spelling.of(kind);
     List<OptionField<?>> options = new ArrayList<>();

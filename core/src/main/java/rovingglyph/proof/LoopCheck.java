@@ -124,6 +124,8 @@ public final class LoopCheck {
     return p.visible() && p.alpha() > 0;
   }
 
+  private static final String DEGREES = "\u00b0";
+
   private static double period(Channel c, double lap) {
     if (c == Channel.PATH_OFFSET) {
       return lap;
@@ -134,7 +136,8 @@ public final class LoopCheck {
             || c == Channel.LETTER_TURN
             || c == Channel.FIXED_ANGLE
             || c == Channel.PHASE
-            || c == Channel.START_ANGLE;
+            || c == Channel.START_ANGLE
+            || c.kind() == Channel.Kind.EFFECT && c.unit().equals(DEGREES);
     return turns ? 360 : c == Channel.START ? 100 : 0;
   }
 

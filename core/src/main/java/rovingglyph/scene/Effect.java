@@ -22,23 +22,30 @@ public record Effect(
     Map<Option<?>, Enum<?>> choices,
     UnknownFields extras) {
 
-  /** A number or colour of an effect: its name in the document, label, unit, range and start. */
+  /**
+   * A number or colour of an effect: its name in the document, label, unit, range and start.
+   *
+   * @param about what it means, where that is not plain
+   */
   public record Parameter(
       String name,
       String label,
       String unit,
+      String about,
       double min,
       double max,
       double start,
       Channel.Kind kind) {
 
-    private static Parameter number(String name, String label, String unit, double... range) {
-      return new Parameter(name, label, unit, range[0], range[1], range[2], Channel.Kind.EFFECT);
+    private static Parameter number(
+        String name, String label, String unit, String about, double... range) {
+      return new Parameter(
+          name, label, unit, about, range[0], range[1], range[2], Channel.Kind.EFFECT);
     }
 
     /** The same beginning with another value. */
     Parameter starting(double newStart) {
-      return new Parameter(name, label, unit, min, max, newStart, kind);
+      return new Parameter(name, label, unit, about, min, max, newStart, kind);
     }
   }
 
@@ -62,27 +69,69 @@ public record Effect(
   }
 
   public static final Parameter DEVIATION =
-      Parameter.number("stdDeviation", "Blur", "px", 0, 250, 8);
-  public static final Parameter DX = Parameter.number("dx", "Across", "px", -2000, 2000, 6);
-  public static final Parameter DY = Parameter.number("dy", "Down", "px", -2000, 2000, 10);
-  public static final Parameter SPREAD = Parameter.number("spread", "Spread", "px", 0, 100, 0);
+      Parameter.number("stdDeviation", "Blur", "px", "standard deviation", 0, 250, 8);
+  public static final Parameter DX =
+      Parameter.number("dx", "Across", "px", "to the right", -2000, 2000, 6);
+  public static final Parameter DY =
+      Parameter.number("dy", "Down", "px", "downwards", -2000, 2000, 10);
+  public static final Parameter SPREAD =
+      Parameter.number(
+          "spread",
+          "Spread",
+          "px",
+          "how far the shape is dilated first, as by SVG's feMorphology",
+          0,
+          100,
+          0);
   public static final Parameter COLOUR =
-      new Parameter("colour", "Colour", "", 0, 0xFFFFFF, 0, Channel.Kind.COLOUR);
-  public static final Parameter OPACITY = Parameter.number("opacity", "Opacity", "%", 0, 100, 50);
+      new Parameter("colour", "Colour", "", "", 0, 0xFFFFFF, 0, Channel.Kind.COLOUR);
+  public static final Parameter OPACITY =
+      Parameter.number("opacity", "Opacity", "%", "", 0, 100, 50);
   public static final Parameter STRENGTH =
-      Parameter.number("strength", "Strength", "%", 0, 1000, 150);
+      Parameter.number(
+          "strength",
+          "Strength",
+          "%",
+          "by how much its coverage is multiplied, up to full",
+          0,
+          1000,
+          150);
   public static final Parameter GROUND_X =
-      Parameter.number("groundX", "Ground across", "px", -1e5, 1e5, 0);
+      Parameter.number(
+          "groundX",
+          "Ground x",
+          "px",
+          "a point of the ground line, about which it slopes",
+          -1e5,
+          1e5,
+          0);
   public static final Parameter GROUND_Y =
-      Parameter.number("groundY", "Ground down", "px", -1e5, 1e5, 0);
+      Parameter.number("groundY", "Ground y", "px", "the same point", -1e5, 1e5, 0);
   public static final Parameter GROUND_ANGLE =
-      Parameter.number("groundAngle", "Ground angle", "\u00b0", -36000, 36000, 0);
+      Parameter.number(
+          "groundAngle", "Slope", "\u00b0", "of the ground line, clockwise", -36000, 36000, 0);
   public static final Parameter DIRECTION =
-      Parameter.number("direction", "Direction", "\u00b0", -36000, 36000, 60);
+      Parameter.number(
+          "direction",
+          "Direction",
+          "\u00b0",
+          "of the throw, clockwise from the ground line: at 90 it falls towards the viewer, at -90 away",
+          -36000,
+          36000,
+          60);
   public static final Parameter THROW =
-      Parameter.number("throw", "Length of throw", "%", 0, 1000, 70);
-  public static final Parameter FAR_END = Parameter.number("farEnd", "Far end", "px", 1, 1e5, 200);
-  public static final Parameter FADE = Parameter.number("fade", "Fade", "%", 0, 100, 60);
+      Parameter.number("throw", "Throw", "%", "how long it is thrown for a height", 0, 1000, 70);
+  public static final Parameter FAR_END =
+      Parameter.number(
+          "farEnd",
+          "Far end",
+          "px",
+          "the height above the ground at which blur and fade are full",
+          1,
+          1e5,
+          200);
+  public static final Parameter FADE =
+      Parameter.number("fade", "Fade", "%", "how much of it is gone there", 0, 100, 60);
 
   public static final Option<GlowSide> GLOW_SIDE =
       new Option<>("side", "round the item, or from its edge inwards", GlowSide.OUTER);

@@ -2,6 +2,7 @@ package rovingglyph.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.eclipsesource.json.JsonObject;
 import com.microsoft.playwright.Locator;
@@ -136,6 +137,82 @@ class DressTest {
     page.keyboard().press("Control+z");
     w.reload();
     assertThat(w.lettering().get("effects").asArray()).hasSize(1);
+  }
+
+  private JsonObject effect(int index) {
+    return w.lettering().get("effects").asArray().get(index).asObject();
+  }
+
+  @Test
+  void aDropShadowFallsWhereItsHandleIsDraggedOrStepped() {
+    w.addLettering("kites aloft");
+    w.tab(5);
+    w.button("Drop shadow").first().click();
+    assertThat(w.handle("drop-shadow")).isVisible();
+    w.drag(w.handle("drop-shadow"), 30, 20);
+    double dx = effect(0).getDouble("dx", 0);
+    assertThat(dx).isGreaterThan(40);
+    assertThat(effect(0).getDouble("dy", 0)).isGreaterThan(30);
+    Locator grip =
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Shadow: drag"));
+    grip.focus();
+    page.keyboard().press("Shift+ArrowRight");
+    assertThat(effect(0).getDouble("dx", 0)).isCloseTo(dx + 10, within(0.5));
+    page.keyboard().press("Control+z");
+    page.keyboard().press("Control+z");
+    assertThat(effect(0).getDouble("dx", 0)).isEqualTo(6);
+    w.type("Spread", "4");
+    page.getByLabel("Colour: six hexadecimal digits").fill("#C4472D");
+    page.keyboard().press("Enter");
+    assertThat(effect(0).getDouble("spread", 0)).isEqualTo(4);
+    assertThat(effect(0).getString("colour", "")).isEqualTo("#C4472D");
+  }
+
+  @Test
+  void aShadowIsCastOnAGroundThatIsMovedSlopedAndThrownTo() {
+    w.addLettering("kites aloft");
+    w.tab(5);
+    w.button("Cast shadow").first().click();
+    double ground = effect(0).getDouble("groundY", 0);
+    double far = effect(0).getDouble("farEnd", 0);
+    assertThat(ground).as("below the words").isGreaterThan(300);
+    w.drag(w.handle("shadow-ground"), 0, 20);
+    assertThat(effect(0).getDouble("groundY", 0)).isGreaterThan(ground + 30);
+    w.drag(w.handle("shadow-line"), 0, 15);
+    assertThat(effect(0).getDouble("groundAngle", 0)).isBetween(5.0, 45.0);
+    w.drag(w.handle("shadow-throw"), -60, 10);
+    assertThat(effect(0).getDouble("direction", 0)).isGreaterThan(60);
+    assertThat(effect(0).getDouble("farEnd", 0)).isEqualTo(far);
+    for (int i = 0; i < 3; i++) {
+      page.keyboard().press("Control+z");
+    }
+    assertThat(effect(0).getDouble("groundY", 0)).isEqualTo(ground);
+    assertThat(effect(0).getDouble("direction", 0)).isEqualTo(60);
+    w.button("Cast shadow: switch off").click();
+    assertThat(w.handle("shadow-ground")).isHidden();
+  }
+
+  @Test
+  void aFinishIsCopiedToAnItemOfAnotherKind() {
+    w.addLettering("kites aloft");
+    w.tab(5);
+    w.button("Glow").first().click();
+    radio("Within").click();
+    choose("Blend", "Screen");
+    w.type("Strength", "220");
+    w.button("Copy the finish").click();
+    w.button("Colour field").click();
+    w.button("Blur").first().click();
+    w.button("Use the copied finish").click();
+    JsonObject copy = field().get("effects").asArray().get(0).asObject();
+    assertThat(field().get("effects").asArray()).hasSize(1);
+    assertThat(copy.getString("kind", "")).isEqualTo("glow");
+    assertThat(copy.getString("side", "")).isEqualTo("inner");
+    assertThat(copy.getString("blendMode", "")).isEqualTo("screen");
+    assertThat(copy.getDouble("strength", 0)).isEqualTo(220);
+    page.keyboard().press("Control+z");
+    assertThat(field().get("effects").asArray().get(0).asObject().getString("kind", ""))
+        .isEqualTo("blur");
   }
 
   @Test

@@ -115,6 +115,11 @@ public final class Shots {
     w.button("Blur").click();
     w.page.waitForTimeout(600);
     shoot(w.page, folder, "dress");
+    w.button("the sky is open").click();
+    w.button("Glow").first().click();
+    w.button("Cast shadow").first().click();
+    w.page.waitForTimeout(600);
+    shoot(w.page, folder, "finish");
   }
 
   private static Workbench demo(TestServer server, String scene, int tab) {

@@ -1,5 +1,5 @@
 import { takeAhead } from './ahead';
-import type { Easing, GuidePath, SceneDoc } from '../core/document';
+import type { Effect, Easing, GuidePath, SceneDoc } from '../core/document';
 import type { FoundPath, Problem, RunRequest } from '../core/core';
 
 export interface SceneEntry {
@@ -117,6 +117,12 @@ export interface KeptEasing {
   curve: Easing;
 }
 
+export interface KeptFinish {
+  id: string;
+  name: string;
+  effects: Effect[];
+}
+
 export interface KeptCurve {
   id: string;
   name: string;
@@ -211,6 +217,11 @@ export const api = {
     ask<KeptEasing>('POST', `/api/projects/${project}/easings`, json({ name, curve })),
   removeEasing: (project: string, id: string) =>
     ask<void>('DELETE', `/api/projects/${project}/easings/${id}`),
+  finishes: (project: string) => ask<KeptFinish[]>('GET', `/api/projects/${project}/finishes`),
+  keepFinish: (project: string, name: string, effects: Effect[]) =>
+    ask<KeptFinish>('POST', `/api/projects/${project}/finishes`, json({ name, effects })),
+  removeFinish: (project: string, id: string) =>
+    ask<void>('DELETE', `/api/projects/${project}/finishes/${id}`),
   projects: () => ask<Project[]>('GET', '/api/projects'),
   createProject: (name: string) => ask<Project>('POST', '/api/projects', json({ name })),
   renameProject: (id: string, name: string) =>

@@ -19,6 +19,7 @@ import { Choice, Segments } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';
 import { MovableField } from '../../ui/MovableField';
 import { MovableValue } from '../../ui/MovableValue';
+import { KeptFinishes } from './KeptFinishes';
 import { EFFECTS, OPTIONS, OPTIONS_OF, USUAL } from './effectWords';
 
 /** What is done to the picture of an item, in order. */
@@ -27,6 +28,8 @@ export function FinishSection({ item }: { item: Item }) {
   // The values of new effects are known once the document has been opened with them.
   useEditor((s) => s.opened);
   const copied = useCopiedFinish((s) => s.effects);
+  const use = (finish: Effect[]) =>
+    applyEdit({ op: 'useFinish', items: chosenWith(item.id), effects: finish });
   const add = (kind: Effect['kind']) => {
     const effect = newId();
     const at = useEditor.getState().time;
@@ -49,12 +52,7 @@ export function FinishSection({ item }: { item: Item }) {
           </IconButton>
         )}
         {copied && (
-          <IconButton
-            label="Use the copied finish"
-            onClick={() =>
-              applyEdit({ op: 'useFinish', items: chosenWith(item.id), effects: copied })
-            }
-          >
+          <IconButton label="Use the copied finish" onClick={() => use(copied)}>
             <ClipboardPaste className="size-4" />
           </IconButton>
         )}
@@ -77,6 +75,7 @@ export function FinishSection({ item }: { item: Item }) {
           </button>
         ))}
       </div>
+      <KeptFinishes effects={effects} onUse={use} />
     </section>
   );
 }

@@ -2,6 +2,8 @@ package rovingglyph.document;
 
 import static rovingglyph.schema.Field.field;
 
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -16,6 +18,7 @@ import rovingglyph.scene.Effect;
 import rovingglyph.scene.Finish;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
+import rovingglyph.schema.DocumentException;
 import rovingglyph.schema.Field;
 import rovingglyph.schema.FieldType;
 import rovingglyph.schema.Fields;
@@ -220,6 +223,17 @@ public final class AppearanceCodec {
       values.putAll(all.get(i).values);
     }
     return new Finish(all.stream().map(e -> e.effect).toList(), values);
+  }
+
+  /**
+   * Whether effects can be used.
+   *
+   * @throws DocumentException with what is wrong
+   */
+  public static void checkFinish(JsonValue effects) {
+    Fields f = Fields.of(Json.object().add(EFFECTS.name(), effects));
+    FINISH.read(f, EFFECTS.name(), null);
+    f.check();
   }
 
   private static ClipDocument clip(Item item) {

@@ -213,6 +213,18 @@ class DressTest {
     page.keyboard().press("Control+z");
     assertThat(field().get("effects").asArray().get(0).asObject().getString("kind", ""))
         .isEqualTo("blur");
+    // Kept by name, it is there in the whole project.
+    w.button("Kept finishes").click();
+    w.field("Name of the finish").fill("Out of focus");
+    w.button("Keep").click();
+    w.reload();
+    page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).last().click();
+    w.tab(5);
+    page.getByText("Kept finishes").click();
+    w.button("Out of focus").click();
+    assertThat(effect(0).getString("kind", "")).isEqualTo("blur");
+    w.button("Forget Out of focus").click();
+    assertThat(w.button("Out of focus")).isHidden();
   }
 
   @Test

@@ -87,18 +87,9 @@ public class ProjectStore {
   public Project duplicate(UUID id) {
     Project copy = create(NewName.copyOf(get(id).name()), List.of());
     scenes.copyAll(id, copy.id());
-    jdbc.sql(
-            "insert into curve (id, project_id, name, path)"
-                + " select gen_random_uuid(), ?, name, path from curve where project_id = ?"
-                + " order by place")
-        .params(copy.id(), id)
-        .update();
-    jdbc.sql(
-            "insert into easing (id, project_id, name, curve)"
-                + " select gen_random_uuid(), ?, name, curve from easing where project_id = ?"
-                + " order by place")
-        .params(copy.id(), id)
-        .update();
+    KeptParts.copy(jdbc, "curve", "path", id, copy.id());
+    KeptParts.copy(jdbc, "easing", "curve", id, copy.id());
+    KeptParts.copy(jdbc, "finish", "effects", id, copy.id());
     jdbc.sql(
             "insert into project_picture (project_id, picture_id, name)"
                 + " select ?, picture_id, name from project_picture where project_id = ?"

@@ -75,6 +75,30 @@ class ApiTest {
   }
 
   @Test
+  void finishesAreKeptWithTheirProjectAndGoWithItsCopy() {
+    String project = newProject("Finishes").getString("id", "");
+    String at = "/api/projects/" + project + "/finishes";
+    String glow = "[{\"id\":\"e\",\"kind\":\"glow\",\"strength\":200}]";
+    String id =
+        json("POST", at, "{\"name\":\"Lantern\",\"effects\":" + glow + "}").getString("id", "");
+    String copy = json("POST", "/api/projects/" + project + "/duplicate", "").getString("id", "");
+    for (String bad :
+        new String[] {
+          "{\"name\":\"x\",\"effects\":[{\"id\":\"e\",\"kind\":\"glow\",\"strength\":-1}]}",
+          "{\"name\":\"x\",\"effects\":{}}",
+          "{\"name\":\"x\",\"effects\":" + glow.replace("]", "," + glow.substring(1)) + "}",
+          "{\"name\":\"x\"}",
+          "{\"name\":\"\",\"effects\":" + glow + "}"
+        }) {
+      assertThat(server.send("POST", at, bad).statusCode()).as(bad).isEqualTo(400);
+    }
+    server.send("DELETE", at + "/" + id, null);
+    assertThat(text(server.send("GET", at, null))).isEqualTo("[]");
+    assertThat(text(server.send("GET", "/api/projects/" + copy + "/finishes", null)))
+        .contains("Lantern", glow);
+  }
+
+  @Test
   void anEmptyDatabaseGetsTheDemoProjectWithKiteStringFirst() {
     JsonObject first =
         Json.parse(text(server.send("GET", "/api/projects", null))).asArray().get(0).asObject();

@@ -79,6 +79,9 @@ class FuzzTest {
     if (path.endsWith("/easings")) {
       return "{\"name\":\"Whip\",\"curve\":[0.1,0.9,0.2,1.1]}";
     }
+    if (path.endsWith("/finishes")) {
+      return "{\"name\":\"Lantern\",\"effects\":[{\"id\":\"e\",\"kind\":\"glow\",\"strength\":200}]}";
+    }
     if (path.endsWith("/curves")) {
       return "{\"id\":\"c\",\"name\":\"Line\",\"kind\":\"drawn\",\"closed\":false,\"points\":"
           + "[{\"x\":0,\"y\":0},{\"x\":50,\"y\":9}]}";

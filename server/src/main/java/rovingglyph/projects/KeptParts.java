@@ -1,0 +1,120 @@
+package rovingglyph.projects;
+
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonArray;
+import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Consumer;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import rovingglyph.schema.DocumentException;
+import rovingglyph.server.JsonBody;
+import rovingglyph.server.RefusedException;
+
+/**
+ * Parts of documents that a project keeps by name.
+ *
+ * @param table that has them
+ * @param field in which the part is, in the table as over HTTP
+ * @param check throws a {@link DocumentException} for a part that cannot be used
+ */
+record KeptParts(
+    JdbcClient jdbc, ProjectStore projects, String table, String field, Consumer<JsonValue> check) {
+  private static final int MOST = 100;
+  private static final int LONGEST = 20_000;
+
+  private record Kept(UUID id, String name, String part) {
+    JsonObject json(String field) {
+      return new JsonObject()
+          .add("id", id.toString())
+          .add("name", name)
+          .add(field, Json.parse(part));
+    }
+  }
+
+  private List<Kept> of(UUID project) {
+    String columns = "id, name, " + field + "::text as part";
+    return jdbc.sql("select " + columns + " from " + table + " where project_id = ? order by place")
+        .param(project)
+        .query(Kept.class)
+        .list();
+  }
+
+  /** All of a project, as JSON. */
+  String list(UUID project) {
+    JsonArray out = new JsonArray();
+    of(project).forEach(k -> out.add(k.json(field)));
+    return out.toString();
+  }
+
+  /** Keeps one of a name and a part; as JSON, with its id. */
+  String keep(UUID project, JsonBody body) {
+    projects.require(project);
+    JsonValue value;
+    try {
+      value = body.value();
+    } catch (DocumentException e) {
+      throw RefusedException.bad(e.getMessage());
+    }
+    if (!value.isObject()) {
+      throw RefusedException.bad("An object with name and " + field + " is needed");
+    }
+    JsonValue name = value.asObject().get("name");
+    if (name == null || !name.isString()) {
+      throw RefusedException.bad("name: a text is needed");
+    }
+    String checked = new NewName(name.asString()).checked();
+    Kept k = new Kept(UUID.randomUUID(), checked, part(value.asObject().get(field)));
+    if (of(project).size() >= MOST) {
+      throw RefusedException.bad("A project keeps at most " + MOST + ": forget one first");
+    }
+    jdbc.sql(
+            "insert into "
+                + table
+                + " (id, project_id, name, "
+                + field
+                + ") values (?, ?, ?, ?::json)")
+        .params(k.id(), project, k.name(), k.part())
+        .update();
+    return k.json(field).toString();
+  }
+
+  private String part(JsonValue part) {
+    if (part == null) {
+      throw RefusedException.bad(field + ": is missing");
+    }
+    String text = part.toString();
+    if (text.length() > LONGEST) {
+      throw RefusedException.bad(field + ": has more than " + LONGEST + " characters");
+    }
+    try {
+      check.accept(part);
+    } catch (DocumentException e) {
+      throw RefusedException.bad(field + ": cannot be used: " + e.getMessage());
+    }
+    return text;
+  }
+
+  void remove(UUID project, UUID id) {
+    jdbc.sql("delete from " + table + " where project_id = ? and id = ?")
+        .params(project, id)
+        .update();
+  }
+
+  /** Gives a copy of a project what another keeps. */
+  static void copy(JdbcClient jdbc, String table, String field, UUID from, UUID to) {
+    jdbc.sql(
+            "insert into "
+                + table
+                + " (id, project_id, name, "
+                + field
+                + ") select gen_random_uuid(), ?, name, "
+                + field
+                + " from "
+                + table
+                + " where project_id = ? order by place")
+        .params(to, from)
+        .update();
+  }
+}

@@ -1,5 +1,13 @@
 import { EffectKind, PaintKind } from '../core/generated/frame';
-import { blurFilter, composite, done, grown, withEffect, type Picture } from './layerEffects';
+import {
+  blurFilter,
+  composite,
+  done,
+  grown,
+  HAS_FILTERS,
+  withEffect,
+  type Picture,
+} from './layerEffects';
 import { addStep, type FramePaint, type FrameSink, type Layer } from './frameReader';
 
 type Context = CanvasRenderingContext2D;
@@ -224,7 +232,7 @@ export class CanvasSink implements FrameSink {
   private put(layer: Picture, { effects, reach }: Open): void {
     const { g, left, top, width, height } = this.surface;
     const limits = grown({ left, top, right: left + width, bottom: top + height }, reach);
-    const last = effects.at(-1);
+    const last = HAS_FILTERS ? effects.at(-1) : undefined;
     const blur = last?.kind === EffectKind.BLUR ? blurFilter(last.numbers[0]! * this.scale) : '';
     let picture = layer;
     for (const e of last?.kind === EffectKind.BLUR ? effects.slice(0, -1) : effects) {

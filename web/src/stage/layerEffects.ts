@@ -1,6 +1,7 @@
 import { BLEND_MODES, EffectKind } from '../core/generated/frame';
 import { dilation, LEAST_DEVIATION, smallBlur } from './svgFilters';
 import type { Layer } from './frameReader';
+import { dilate, gaussian } from './pixelEffects';
 
 type LayerEffect = Layer['effects'][number];
 
@@ -30,6 +31,10 @@ export function composite(blend: Layer['blend']): GlobalCompositeOperation {
   if (blend === 'normal') return 'source-over';
   return blend === 'plus-lighter' ? 'lighter' : blend;
 }
+
+/** Whether the browser's canvas has filters. */
+export const HAS_FILTERS =
+  typeof CanvasRenderingContext2D === 'undefined' || 'filter' in CanvasRenderingContext2D.prototype;
 
 /** A canvas filter for a blur; empty for none. */
 export function blurFilter(deviation: number): string {
@@ -135,14 +140,33 @@ function around(a: Area, b: Area): Area {
   };
 }
 
+type Rework = (rgba: Uint8ClampedArray, width: number, height: number) => void;
+
+/** The picture with its pixels worked over, where the canvas has no filters. */
+function reworked(p: Picture, area: Area, work: Rework): Picture {
+  return drawn(area, (g) => {
+    draw(g, p);
+    const { width, height } = g.canvas;
+    const pixels = g.getImageData(0, 0, width, height);
+    work(pixels.data, width, height);
+    g.putImageData(pixels, 0, 0);
+  });
+}
+
 function blurred(p: Picture, deviation: number, limits: Area): Picture {
   const area = within(grown(areaOf(p), BLUR_REACH * deviation), limits);
-  return drawn(area, (g) => draw(g, p, { filter: blurFilter(deviation) }));
+  if (HAS_FILTERS) return drawn(area, (g) => draw(g, p, { filter: blurFilter(deviation) }));
+  return reworked(p, area, (rgba, width, height) => gaussian(rgba, width, height, deviation));
 }
 
 /** The shape dilated: by whole pixels, and by the share of one more. */
 function spread(p: Picture, radius: number, limits: Area): Picture {
   const whole = Math.floor(radius);
+  if (!HAS_FILTERS) {
+    const area = within(grown(areaOf(p), radius), limits);
+    const near = Math.round(radius);
+    return reworked(p, area, (rgba, width, height) => dilate(rgba, width, height, near));
+  }
   return drawn(within(grown(areaOf(p), radius), limits), (g) => {
     draw(g, p, { filter: dilation(whole) });
     if (radius > whole) draw(g, p, { filter: dilation(whole + 1), alpha: radius - whole });

@@ -67,7 +67,17 @@ class CanvasParityTest {
             .start();
     assertThat(build.waitFor(2, TimeUnit.MINUTES)).isTrue();
     assertThat(build.exitValue()).isZero();
-    page = Browser.page();
+    page = pageWithPainter("");
+  }
+
+  /**
+   * A page that can load the stage's painter.
+   *
+   * @param script run before anything else
+   */
+  private static Page pageWithPainter(String script) {
+    Page page = Browser.page();
+    page.addInitScript(script);
     page.route(
         "**/parity/painter.js",
         r ->
@@ -76,6 +86,7 @@ class CanvasParityTest {
                     .setContentType("text/javascript")
                     .setPath(Path.of("../web/target/parity/painter.js"))));
     page.navigate(TestServer.shared().address());
+    return page;
   }
 
   private static Stream<String> demos() throws IOException {
@@ -104,6 +115,22 @@ class CanvasParityTest {
     // Stages are smaller than the frame mostly, and larger at times.
     double scale = new double[] {1, 0.5, 1.5}[seed % 3];
     compare("seed " + seed, new RandomScenes(seed).document(), scale);
+  }
+
+  /** Browsers whose canvas has no filters show effects all the same, only not to the pixel. */
+  @Test
+  void effectsAreSeenWithoutFiltersOfTheCanvas() {
+    Page usual = page;
+    page = pageWithPainter("delete CanvasRenderingContext2D.prototype.filter");
+    for (int seed : new int[] {1, 4, 6, 7, 9}) {
+      String document = new RandomScenes(seed).document();
+      PreparedScene scene = prepare(document);
+      BufferedImage stage = onCanvas(document, scene, 1, List.of(1.0)).get(0);
+      Difference d = Difference.of(render(scene, 1, 1), stage);
+      assertThat(d.mean).as("seed " + seed + ": " + d).isLessThan(0.5);
+    }
+    page.context().close();
+    page = usual;
   }
 
   @Test

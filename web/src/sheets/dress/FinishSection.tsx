@@ -69,6 +69,7 @@ export function FinishSection({ item }: { item: Item }) {
             type="button"
             className="btn justify-start gap-1 px-1.5"
             title={detail}
+            aria-label={`Add ${label.toLowerCase()}`}
             onClick={() => add(kind)}
           >
             <Plus className="size-4 shrink-0" /> {label}

@@ -60,7 +60,7 @@ class AccessibilityTest {
     w.tab(5);
     page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first().click();
     look("group");
-    w.button("Cast shadow").first().click();
+    w.button("Add cast shadow").click();
     look("finish");
     Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Pennant line"));
     w.tab(5);

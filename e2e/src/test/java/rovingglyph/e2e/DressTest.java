@@ -110,7 +110,7 @@ class DressTest {
   void aLetteringIsBlurredOverTimeBlendedAndClipped() {
     w.addLettering("kites aloft");
     w.tab(5);
-    w.button("Blur").click();
+    w.button("Add blur").click();
     w.type("Amount", "30");
     page.getByRole(
             AriaRole.BUTTON,
@@ -147,7 +147,7 @@ class DressTest {
   void aDropShadowFallsWhereItsHandleIsDraggedOrStepped() {
     w.addLettering("kites aloft");
     w.tab(5);
-    w.button("Drop shadow").first().click();
+    w.button("Add drop shadow").click();
     assertThat(w.handle("drop-shadow")).isVisible();
     w.drag(w.handle("drop-shadow"), 30, 20);
     double dx = effect(0).getDouble("dx", 0);
@@ -172,7 +172,7 @@ class DressTest {
   void aShadowIsCastOnAGroundThatIsMovedSlopedAndThrownTo() {
     w.addLettering("kites aloft");
     w.tab(5);
-    w.button("Cast shadow").first().click();
+    w.button("Add cast shadow").click();
     double ground = effect(0).getDouble("groundY", 0);
     double far = effect(0).getDouble("farEnd", 0);
     assertThat(ground).as("below the words").isGreaterThan(300);
@@ -196,13 +196,13 @@ class DressTest {
   void aFinishIsCopiedToAnItemOfAnotherKind() {
     w.addLettering("kites aloft");
     w.tab(5);
-    w.button("Glow").first().click();
+    w.button("Add glow").click();
     radio("Within").click();
     choose("Blend", "Screen");
     w.type("Strength", "220");
     w.button("Copy the finish").click();
     w.button("Colour field").click();
-    w.button("Blur").first().click();
+    w.button("Add blur").click();
     w.button("Use the copied finish").click();
     JsonObject copy = field().get("effects").asArray().get(0).asObject();
     assertThat(field().get("effects").asArray()).hasSize(1);
@@ -239,7 +239,7 @@ class DressTest {
             new Locator.ClickOptions()
                 .setModifiers(List.of(com.microsoft.playwright.options.KeyboardModifier.SHIFT)));
     w.tab(5);
-    w.button("Blur").click();
+    w.button("Add blur").click();
     choose("Blend mode", "Screen");
     for (JsonObject l : w.items("lettering")) {
       assertThat(l.get("effects").asArray()).hasSize(1);

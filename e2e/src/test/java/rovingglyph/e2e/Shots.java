@@ -112,12 +112,12 @@ public final class Shots {
     w.page.getByLabel("Colour: six hexadecimal digits").first().fill("#E58A5B");
     w.page.keyboard().press("Enter");
     w.button("Far dune").click();
-    w.button("Blur").click();
+    w.button("Add blur").click();
     w.page.waitForTimeout(600);
     shoot(w.page, folder, "dress");
     w.button("the sky is open").click();
-    w.button("Glow").first().click();
-    w.button("Cast shadow").first().click();
+    w.button("Add glow").click();
+    w.button("Add cast shadow").click();
     w.page.waitForTimeout(600);
     shoot(w.page, folder, "finish");
   }

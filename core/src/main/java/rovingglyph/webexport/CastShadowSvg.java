@@ -53,6 +53,8 @@ final class CastShadowSvg {
         "translate(calc(" + x + "*1px),calc(" + y + "*1px)) rotate(calc(" + angle + "*1deg))";
     String back =
         "rotate(calc(" + angle + "*-1deg)) translate(calc(" + x + "*-1px),calc(" + y + "*-1px))";
+    // An easing may carry it beyond its range.
+    length = "max(0," + length + ")";
     String flat = "matrix(1,0," + per(length, "cos", direction);
     flat += "," + per(length, "sin", direction) + ",0,0)";
     StringBuilder out = new StringBuilder();

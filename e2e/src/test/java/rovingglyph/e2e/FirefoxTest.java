@@ -136,8 +136,30 @@ class FirefoxTest {
         .formatted(KeptPictures.ids().get(0), KeptPictures.ids().get(2));
   }
 
+  /** Shadows and glows that move, on words, a shape and a group. */
+  private static String finishes() {
+    return """
+        {"format":"roving-glyph-scene","version":2,"width":360,"height":240,"rate":"25","length":4,"background":"#BFE0E6",
+         "paths":[{"id":"l","kind":"line","x":120,"y":60,"length":200},{"id":"c","kind":"circle","x":290,"y":70,"radius":40},
+          {"id":"k","kind":"line","x":130,"y":150,"length":200}],
+         "items":[
+          {"kind":"lettering","id":"a","text":"drop","path":"l","face":"league-spartan","size":48,
+            "seat":{"pathOffset":{"keyframes":[{"time":0,"value":0},{"time":4,"value":60}]}},
+            "effects":[{"id":"d","kind":"drop-shadow","dx":{"keyframes":[{"time":0,"value":4},{"time":4,"value":-14}]},
+              "dy":9,"stdDeviation":3,"colour":{"keyframes":[{"time":0,"value":"#1F2B37"},{"time":4,"value":"#C4472D"}]},"opacity":70}]},
+          {"kind":"filled-path","id":"f","path":"c","fill":"#2F6F7E",
+            "opacity":{"keyframes":[{"time":0,"value":40},{"time":4,"value":100}]},
+            "effects":[{"id":"o","kind":"glow","blendMode":"multiply","stdDeviation":6,"strength":200},
+              {"id":"i","kind":"glow","side":"inner","stdDeviation":{"keyframes":[{"time":0,"value":3},{"time":4,"value":9}]}}]},
+          {"kind":"lettering","id":"b","text":"cast","path":"k","face":"league-spartan","size":52,"fill":"#C4472D"},
+          {"kind":"group","id":"g","members":["b"],"centre":[130,150],"x":150,"y":150,
+            "rotation":{"keyframes":[{"time":0,"value":-8},{"time":4,"value":8}]},
+            "effects":[{"id":"s","kind":"cast-shadow","groundX":130,"groundY":152,"farEnd":40,"stdDeviation":4,
+              "direction":{"keyframes":[{"time":0,"value":40},{"time":4,"value":120}]},"throw":120}]}]}""";
+  }
+
   static Stream<String> documents() {
-    return Stream.of(document(), pictures());
+    return Stream.of(document(), pictures(), finishes());
   }
 
   @ParameterizedTest

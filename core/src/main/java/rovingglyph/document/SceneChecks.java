@@ -4,13 +4,18 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import rovingglyph.scene.Clip;
+import rovingglyph.scene.Effect;
 import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
 import rovingglyph.schema.Fields;
 
 /** Ids of a document: each there once, and what one names is there. */
 final class SceneChecks {
+  /** More would hold up whatever paints it. */
+  private static final long MOST_PAINTINGS = 200;
+
   private SceneChecks() {}
 
   static void references(Scene scene, List<ItemList.Entry> entries, Fields f) {
@@ -31,12 +36,40 @@ final class SceneChecks {
         f.problem(e.place() + ".clip.path", "no path has the id \"" + clip.path() + "\"", "");
       }
     }
+    for (ItemList.Entry e : entries) {
+      // What adds nothing itself is painted no more often than its group.
+      long paintings = own(e.item()) == 1 ? 1 : paintings(scene, e.item());
+      if (paintings > MOST_PAINTINGS) {
+        f.problem(
+            e.place() + ".effects",
+            "have it painted " + paintings + " times, with those of the groups round it",
+            "at most "
+                + MOST_PAINTINGS
+                + " times: fewer cast shadows and blended glows in it or its groups");
+      }
+    }
     for (int i = 0; i < scene.templates().size(); i++) {
       unique(ids, scene.templates().get(i).id(), "templates[" + i + "].id", f);
     }
     for (int i = 0; i < scene.cues().size(); i++) {
       unique(ids, scene.cues().get(i).id(), "cues[" + i + "].id", f);
     }
+  }
+
+  /** How many times an item is painted: shadows of groups show the shadows in them, too. */
+  private static long paintings(Scene scene, Item item) {
+    long out = 1;
+    Item at = item;
+    // Groups in a circle are told elsewhere.
+    for (int deep = 0; at != null && deep <= GroupCheck.DEEPEST; deep++) {
+      out *= own(at);
+      at = scene.groupOf(at.id());
+    }
+    return out;
+  }
+
+  private static int own(Item item) {
+    return 1 + item.properties().effects().stream().mapToInt(Effect::paintings).sum();
   }
 
   private static void unique(Set<String> ids, String id, String field, Fields f) {

@@ -2,6 +2,7 @@ package rovingglyph.frame;
 
 import rovingglyph.geometry.Affine;
 import rovingglyph.scene.BlendMode;
+import rovingglyph.scene.Effect;
 
 /**
  * The shape of an item thrown on a ground, at one time. A point at a height above the ground line
@@ -27,8 +28,7 @@ public record CastShadow(
     double fade,
     int rgb,
     double opacity) {
-  /** Of different blur; more make the growth of the blur smoother, and cost as much again each. */
-  private static final int BANDS = 4;
+  private static final int BANDS = Effect.CAST_BANDS;
 
   /** A shadow thrown flatter than this, per pixel of height, is not seen. */
   private static final double FLATTEST = 1e-3;

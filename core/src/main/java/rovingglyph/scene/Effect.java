@@ -62,6 +62,12 @@ public record Effect(
     }
   }
 
+  /**
+   * A cast shadow's bands of different blur; more make the growth of the blur smoother, and cost as
+   * much again each.
+   */
+  public static final int CAST_BANDS = 4;
+
   /** Where a glow lies. */
   public enum GlowSide {
     OUTER,
@@ -212,6 +218,11 @@ public record Effect(
         && kind == Kind.GLOW
         && choice(GLOW_SIDE) == GlowSide.OUTER
         && choice(GLOW_BLEND) != BlendMode.NORMAL;
+  }
+
+  /** How many times more an item is painted for it. */
+  public int paintings() {
+    return kind == Kind.CAST_SHADOW && !off ? CAST_BANDS : isBlendedGlow() ? 1 : 0;
   }
 
   /** What is chosen of an option; its start where the effect has no such option. */

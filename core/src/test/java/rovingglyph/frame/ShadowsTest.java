@@ -227,6 +227,33 @@ class ShadowsTest {
         .hasMessageContaining("no such shadow");
   }
 
+  /** Shadows of groups show the shadows of what is in them, and so on: they multiply. */
+  @Test
+  void shadowsOfShadowsAreLimited() {
+    String three =
+        "\"effects\":[{\"id\":\"a\",\"kind\":\"cast-shadow\"},{\"id\":\"b\",\"kind\":\"cast-shadow\"},"
+            + "{\"id\":\"c\",\"kind\":\"cast-shadow\"%s}]";
+    String nested =
+        document("drawing", three.formatted(""))
+            .replace(
+                "\"items\":[",
+                "\"items\":[{\"kind\":\"group\",\"id\":\"o\",\"members\":[\"it\"],%s},"
+                        .formatted(three)
+                    + "{\"kind\":\"group\",\"id\":\"q\",\"members\":[\"o\"],%s},".formatted(three));
+    assertThat(
+            SceneCodec.read(
+                nested
+                    .replace("\"c\",", "\"c\",\"off\":true,")
+                    .replace("%s", "")
+                    .replaceAll("\\{\"id\":\"b\",\"kind\":\"cast-shadow\"},", "")))
+        .as("5 x 5 x 5 paintings")
+        .isNotNull();
+    assertThatThrownBy(() -> SceneCodec.read(nested.replace("%s", "")))
+        .hasMessageContaining("effects")
+        .hasMessageContaining("painted 2197 times")
+        .hasMessageContaining("at most 200");
+  }
+
   @Test
   void whatIsChosenIsCheckedAndKept() {
     Scene s = SceneCodec.read(document("drawing", effect("glow", "")));

@@ -1,4 +1,4 @@
-import { BLEND_MODES, EffectKind } from '../core/generated/frame';
+import { BLEND_MODES, BLUR_REACH, EffectKind } from '../core/generated/frame';
 import { dilation, LEAST_DEVIATION, smallBlur } from './svgFilters';
 import type { Layer } from './frameReader';
 import { dilate, gaussian } from './pixelEffects';
@@ -19,9 +19,6 @@ export interface Area {
   right: number;
   bottom: number;
 }
-
-/** How far a blur reaches, in standard deviations. */
-const BLUR_REACH = 3;
 
 /** Canvases to draw on that nobody needs at present. */
 const free: HTMLCanvasElement[] = [];

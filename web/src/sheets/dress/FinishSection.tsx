@@ -9,6 +9,7 @@ import {
   Trash2,
 } from 'lucide-react';
 import type { Effect, Item } from '../../core/document';
+import { EFFECT_OPTIONS } from '../../core/generated/frame';
 import { appearanceOf } from '../../state/channels';
 import { applyEdit, useEditor } from '../../state/editor';
 import { newId } from '../../state/itemActions';
@@ -20,7 +21,7 @@ import { IconButton } from '../../ui/IconButton';
 import { MovableField } from '../../ui/MovableField';
 import { MovableValue } from '../../ui/MovableValue';
 import { KeptFinishes } from './KeptFinishes';
-import { EFFECTS, OPTIONS, OPTIONS_OF, USUAL } from './effectWords';
+import { EFFECTS, OPTIONS } from './effectWords';
 
 /** What is done to the picture of an item, in order. */
 export function FinishSection({ item }: { item: Item }) {
@@ -145,8 +146,8 @@ function Fields({ item, effect }: { item: string; effect: Effect }) {
   }
   return (
     <>
-      {OPTIONS_OF[effect.kind]?.map((name) => (
-        <OptionField key={name} item={item} effect={effect} name={name} />
+      {EFFECT_OPTIONS[effect.kind]?.map(({ name, usual }) => (
+        <OptionField key={name} item={item} effect={effect} name={name} usual={usual} />
       ))}
       {values.map((c) => (
         <MovableValue key={c} item={item} channel={c} />
@@ -155,9 +156,17 @@ function Fields({ item, effect }: { item: string; effect: Effect }) {
   );
 }
 
-function OptionField({ item, effect, name }: { item: string; effect: Effect; name: string }) {
+interface OptionProps {
+  item: string;
+  effect: Effect;
+  name: string;
+  /** What is chosen where the document leaves it out. */
+  usual: string;
+}
+
+function OptionField({ item, effect, name, usual }: OptionProps) {
   const { label, choices } = OPTIONS[name]!;
-  const chosen = Object.entries(effect).find(([n]) => n === name)?.[1] ?? USUAL[name];
+  const chosen = Object.entries(effect).find(([n]) => n === name)?.[1] ?? usual;
   const props = {
     label,
     value: String(chosen),

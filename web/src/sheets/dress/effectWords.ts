@@ -20,7 +20,7 @@ interface Option {
   choices: { value: string; label: string }[];
 }
 
-/** What can be chosen for an effect, by the name in the document. */
+/** What is chosen for an effect, in words, by the name in the document. */
 export const OPTIONS: Record<string, Option> = {
   side: {
     label: 'Where',
@@ -30,12 +30,4 @@ export const OPTIONS: Record<string, Option> = {
     ],
   },
   blendMode: { label: 'Blend', choices: MODES },
-};
-
-/** What an effect that leaves an option out has chosen. */
-export const USUAL: Record<string, string> = { side: 'outer', blendMode: 'normal' };
-
-/** The options of each kind, in the order of the sheet. */
-export const OPTIONS_OF: Partial<Record<Effect['kind'], string[]>> = {
-  glow: ['side', 'blendMode'],
 };

@@ -7,6 +7,7 @@ import rovingglyph.frame.LayerEffects;
 import rovingglyph.frame.Op;
 import rovingglyph.frame.PathStep;
 import rovingglyph.scene.BlendMode;
+import rovingglyph.scene.Effect;
 import rovingglyph.scene.Gradient;
 import rovingglyph.schema.Spelling;
 
@@ -29,10 +30,31 @@ final class FrameConstants {
             .map(b -> "'" + Spelling.of(b) + "'")
             .collect(Collectors.joining(", "))
         + "] as const;\n\n"
+        + "/** How far a blur reaches, in standard deviations. */\n"
+        + "export const BLUR_REACH = "
+        + LayerEffects.BLUR_REACH
+        + ";\n\n"
+        + "/** What can be chosen for each kind of effect, and what is chosen where it is left out. */\n"
+        + "export const EFFECT_OPTIONS: Record<string, { name: string; usual: string }[]> = {\n"
+        + Arrays.stream(Effect.Kind.values())
+            .filter(k -> !k.options().isEmpty())
+            .map(FrameConstants::options)
+            .collect(Collectors.joining())
+        + "};\n\n"
         + "/** The most stops of a gradient. */\n"
         + "export const MOST_STOPS = "
         + Gradient.MOST_STOPS
         + ";\n";
+  }
+
+  private static String options(Effect.Kind kind) {
+    return "  '"
+        + Spelling.of(kind)
+        + "': ["
+        + kind.options().stream()
+            .map(o -> "{ name: '" + o.name() + "', usual: '" + Spelling.of(o.start()) + "' }")
+            .collect(Collectors.joining(", "))
+        + "],\n";
   }
 
   private static String constants(String name, Enum<?>[] values) {

@@ -29,7 +29,7 @@ import rovingglyph.schema.Values;
 
 /** Edits of the effects, the blend mode and the clip of items of any kind. */
 final class Appearances {
-  private static final Field<Values, String> EFFECT = argument("effect", Types.id());
+  static final Field<Values, String> EFFECT = argument("effect", Types.id());
   private static final Field<Values, Effect.Kind> KIND =
       argument("kind", Types.choice(Effect.Kind.values()));
   private static final Field<Values, Double> AT =

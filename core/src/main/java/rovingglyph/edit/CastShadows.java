@@ -4,6 +4,7 @@ import static rovingglyph.edit.Arguments.ITEM;
 import static rovingglyph.edit.Arguments.PLAYHEAD;
 import static rovingglyph.edit.Command.argument;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.frame.Appearance;
@@ -29,7 +30,6 @@ final class CastShadows {
     THROW
   }
 
-  private static final Field<Values, String> EFFECT = argument("effect", Types.id());
   private static final Field<Values, Grip> GRIP = argument("grip", Types.choice(Grip.values()));
 
   static final List<Command> ALL =
@@ -37,7 +37,7 @@ final class CastShadows {
           Command.of(
               "castShadow",
               "Changed a shadow",
-              List.of(ITEM, EFFECT, GRIP, Arguments.X, Arguments.Y, PLAYHEAD),
+              List.of(ITEM, Appearances.EFFECT, GRIP, Arguments.X, Arguments.Y, PLAYHEAD),
               CastShadows::moved));
 
   private CastShadows() {}
@@ -45,7 +45,7 @@ final class CastShadows {
   /** Brings a {@code grip} to a point, in the pixels round the item. */
   private static Scene moved(Scene scene, Values v) {
     Item item = Arguments.item(scene, v.get(ITEM));
-    Effect e = item.properties().effect(v.get(EFFECT));
+    Effect e = item.properties().effect(v.get(Appearances.EFFECT));
     if (e == null || e.kind() != Effect.Kind.CAST_SHADOW) {
       throw new IllegalArgumentException("There is no such shadow any more");
     }
@@ -58,12 +58,9 @@ final class CastShadows {
           case LINE -> Map.of(Effect.GROUND_ANGLE, angle(item, e, to, time));
           case THROW -> thrown(now, now.ground().inverse().apply(to));
         };
-    Scene out = scene;
-    for (Map.Entry<Effect.Parameter, Double> n : set.entrySet()) {
-      Channel c = Channel.effect(e.id(), n.getKey());
-      out = out.withItem(new AtTime(out, out.item(item.id()), time).set(Map.of(c, n.getValue())));
-    }
-    return out;
+    Map<Channel, Double> numbers = new LinkedHashMap<>();
+    set.forEach((p, n) -> numbers.put(Channel.effect(e.id(), p), n));
+    return scene.withItem(new AtTime(scene, item, time).set(numbers));
   }
 
   /** The angle of the line to a point, the nearest one to what it is. */

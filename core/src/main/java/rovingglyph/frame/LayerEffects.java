@@ -32,7 +32,7 @@ public final class LayerEffects {
   static final LayerEffects NONE = new LayerEffects();
 
   /** How far a blur reaches, in standard deviations. */
-  private static final double BLUR_REACH = 3;
+  public static final double BLUR_REACH = 3;
 
   private final List<double[]> all = new ArrayList<>();
   private double reach;

@@ -242,9 +242,4 @@ public record Effect(
   public Effect switchedOff(boolean newOff) {
     return new Effect(id, kind, word, newOff, choices, extras);
   }
-
-  /** The effect with an id of its own, for another item. */
-  public Effect called(String newId) {
-    return new Effect(newId, kind, word, off, choices, extras);
-  }
 }

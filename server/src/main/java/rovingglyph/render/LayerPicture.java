@@ -23,9 +23,6 @@ import rovingglyph.frame.LayerEffects;
  * @param left of the image
  */
 record LayerPicture(Image image, int left, int top) implements AutoCloseable {
-  /** How far a blur reaches, in standard deviations. */
-  private static final double BLUR_REACH = 3;
-
   /** An area in pixels of the whole picture. */
   record Area(int left, int top, int right, int bottom) {
     Area grown(double by) {
@@ -102,7 +99,7 @@ record LayerPicture(Image image, int left, int top) implements AutoCloseable {
 
   private LayerPicture blurred(double deviation, Area limits) {
     return drawn(
-        area().grown(BLUR_REACH * deviation).within(limits),
+        area().grown(LayerEffects.BLUR_REACH * deviation).within(limits),
         c -> {
           try (ImageFilter blur = blur(deviation);
               Paint how = new Paint().setImageFilter(blur)) {
@@ -189,7 +186,8 @@ record LayerPicture(Image image, int left, int top) implements AutoCloseable {
   private LayerPicture glowing(double[] n, double scale) {
     double deviation = n[1] * scale;
     int mode = (int) n[5];
-    try (LayerPicture around = drawn(area().grown(BLUR_REACH * deviation), this::leftOut);
+    try (LayerPicture around =
+            drawn(area().grown(LayerEffects.BLUR_REACH * deviation), this::leftOut);
         LayerPicture light = around.coloured(deviation, n[2], (int) n[3], area());
         LayerPicture within =
             drawn(

@@ -1,4 +1,4 @@
-import { EffectKind, PaintKind } from '../core/generated/frame';
+import { EffectKind, MITER_LIMIT, PaintKind } from '../core/generated/frame';
 import {
   blurFilter,
   composite,
@@ -8,7 +8,13 @@ import {
   withEffect,
   type Picture,
 } from './layerEffects';
-import { addStep, type FramePaint, type FrameSink, type Layer } from './frameReader';
+import {
+  addStep,
+  type FramePaint,
+  type FrameSink,
+  type Layer,
+  type LineStyle,
+} from './frameReader';
 
 type Context = CanvasRenderingContext2D;
 
@@ -48,6 +54,7 @@ interface Open {
 }
 
 const CAPS: CanvasLineCap[] = ['butt', 'round', 'square'];
+const JOINS: CanvasLineJoin[] = ['round', 'miter', 'bevel'];
 
 /** Canvases of layers, those in each other by depth. */
 const canvases: HTMLCanvasElement[] = [];
@@ -156,16 +163,30 @@ export class CanvasSink implements FrameSink {
     this.place();
   }
 
-  stroke(paint: FramePaint, width: number, cap: number, dash: Float64Array): void {
+  stroke(paint: FramePaint, line: LineStyle, map: ArrayLike<number>): void {
     const { g } = this.surface;
     g.globalAlpha = paint.alpha;
     g.strokeStyle = colour(paint.rgb);
-    g.lineWidth = width;
-    g.lineCap = CAPS[cap] ?? 'butt';
-    g.lineJoin = 'round';
-    g.setLineDash([...dash]);
+    g.lineWidth = line.width;
+    g.lineCap = CAPS[line.cap] ?? 'butt';
+    g.lineJoin = JOINS[line.join] ?? 'round';
+    g.miterLimit = MITER_LIMIT;
+    g.setLineDash([...line.dash]);
+    g.transform(map[0]!, map[1]!, map[2]!, map[3]!, map[4]!, map[5]!);
     g.stroke(this.area);
+    this.place();
     this.area = new Path2D();
+  }
+
+  clip(): void {
+    const { g } = this.surface;
+    g.save();
+    g.clip(this.area, 'nonzero');
+    this.area = new Path2D();
+  }
+
+  unclip(): void {
+    this.surface.g.restore();
   }
 
   push(layer: Layer): void {

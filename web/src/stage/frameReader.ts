@@ -24,19 +24,31 @@ export interface Layer {
   effects: { kind: number; numbers: Float64Array }[];
 }
 
+/** How a line is drawn; see the Java class LineStyle. */
+export interface LineStyle {
+  width: number;
+  cap: number;
+  join: number;
+  dash: Float64Array;
+}
+
 /** Takes a display list entry by entry; see the Java interface FrameSink. */
 export interface FrameSink {
   outline(index: number, n: Float64Array, at: number): void;
   step(kind: number, n: Float64Array, at: number): void;
   fill(paint: FramePaint): void;
-  stroke(paint: FramePaint, width: number, cap: number, dash: Float64Array): void;
+  /** Draws along the outline or steps before it, in their own units, and maps the line. */
+  stroke(paint: FramePaint, line: LineStyle, map: ArrayLike<number>): void;
+  clip(): void;
+  unclip(): void;
   push(layer: Layer): void;
   matte(inverted: boolean): void;
   pop(): void;
 }
 
 /** How the numbers lie; see the Java class Frame. */
-const [HEAD, STRIDE, INLINE] = [2, 7, -1];
+const [HEAD, STRIDE, INLINE, LINE_HEAD] = [2, 7, -1, 4];
+const UNMAPPED: Float64Array = new Float64Array([1, 0, 0, 1, 0, 0]);
 
 /**
  * Gives every entry of a display list to a sink: the one place in TypeScript that knows how the
@@ -53,12 +65,24 @@ export function readFrame(n: Float64Array, sink: FrameSink): void {
     else if (op === Op.PUSH) sink.push(layer(n, from));
     else if (op === Op.MATTE) sink.matte(n[from] !== 0);
     else if (op === Op.POP) sink.pop();
+    else if (op === Op.CLIP) clip(n, from, to, sink);
+    else if (op === Op.UNCLIP) sink.unclip();
     else if (import.meta.env.DEV) throw new Error(`There is no op ${op}`);
   }
 }
 
 function fill(n: Float64Array, from: number, to: number, sink: FrameSink): void {
-  for (let i = from + paintSize(n, from); i < to;) {
+  outlines(n, from + paintSize(n, from), to, sink);
+  sink.fill(paint(n, from));
+}
+
+function clip(n: Float64Array, from: number, to: number, sink: FrameSink): void {
+  outlines(n, from, to, sink);
+  sink.clip();
+}
+
+function outlines(n: Float64Array, from: number, to: number, sink: FrameSink): void {
+  for (let i = from; i < to;) {
     if (n[i] === INLINE) {
       const end = i + 2 + n[i + 1]!;
       steps(n, i + 2, end, sink);
@@ -68,15 +92,30 @@ function fill(n: Float64Array, from: number, to: number, sink: FrameSink): void 
       i += STRIDE;
     }
   }
-  sink.fill(paint(n, from));
 }
 
 function stroke(n: Float64Array, from: number, to: number, sink: FrameSink): void {
   const at = from + paintSize(n, from);
-  const dash = at + 3;
-  const begin = dash + n[at + 2]!;
-  steps(n, begin, to, sink);
-  sink.stroke(paint(n, from), n[at]!, n[at + 1]!, n.subarray(dash, begin));
+  const begin = at + LINE_HEAD + n[at + 3]!;
+  const dash = n.subarray(at + LINE_HEAD, begin);
+  const line = { width: n[at]!, cap: n[at + 1]!, join: n[at + 2]!, dash };
+  const inked = paint(n, from);
+  for (let i = begin; i < to;) {
+    const kind = n[i++]!;
+    let map = UNMAPPED;
+    if (kind !== INLINE) {
+      map = n.subarray(i, i + 6);
+      i += 6;
+    }
+    if (kind >= 0) {
+      sink.outline(kind, UNMAPPED, 0);
+    } else {
+      const end = i + 1 + n[i]!;
+      steps(n, i + 1, end, sink);
+      i = end;
+    }
+    sink.stroke(inked, line, map);
+  }
 }
 
 function steps(n: Float64Array, from: number, to: number, sink: Pick<FrameSink, 'step'>): void {

@@ -27,7 +27,7 @@ function canvas(width: number) {
       if (name === 'stroke')
         return (p: FakePath) =>
           log.push(
-            `stroke ${state.strokeStyle} ${state.lineWidth} ${state.lineCap} ${p.steps.join('')}`,
+            `stroke ${state.strokeStyle} ${state.lineWidth} ${state.lineCap} ${state.lineJoin} ${p.steps.join('')}`,
           );
       if (name === 'drawImage')
         return (_: unknown, x: number, y: number) =>
@@ -36,6 +36,8 @@ function canvas(width: number) {
           );
       if (name === 'canvas') return made;
       if (name === 'setLineDash') return (d: number[]) => log.push(`dash ${d.join(' ')}`);
+      if (name === 'transform') return (...m: number[]) => log.push(`transform ${m.join(' ')}`);
+      if (name === 'clip') return (p: FakePath) => log.push(`clip ${p.steps.join('')}`);
       if (name === 'fillRect') return () => log.push(`ground ${state.fillStyle}`);
       if (name === 'setTransform') return (k: number) => log.push(`scale ${k}`);
       return name in state ? state[name] : () => log.push(name);
@@ -87,12 +89,30 @@ it('draws outlines of one frame alone from their steps', () => {
   expect(got).toEqual(['fill #0000ff 1 M1 2L3 4Q5 6 7 8C1 2 3 4 5 6ZL0 0@1 0 0 1 0 0']);
 });
 
-it('draws lines with their width, cap and dashes, and goes on behind them', () => {
-  const line = entry(Op.STROKE, PaintKind.PLAIN, 1, 1, 4, 2, 2, 6, 3, 0, 1, 2, 1, 3, 4);
-  expect(paint([...line, ...fill(2, 1, ...ONE)])).toEqual([
+it('draws lines each in its own units, with width, cap, join and dashes, and goes on', () => {
+  const steps = [0, 1, 2, 1, 3, 4];
+  const along = [-1, 6, ...steps, 1, 2, 0, 0, 3, 7, 8, -2, 2, 0, 0, 2, 0, 0, 6, ...steps];
+  const line = entry(Op.STROKE, PaintKind.PLAIN, 1, 1, 4, 2, 1, 2, 6, 3, ...along);
+  const drawn = (d: string, map: string) => [
     'dash 6 3',
-    'stroke #000001 4 square M1 2L3 4',
+    `transform ${map}`,
+    `stroke #000001 4 square miter ${d}`,
+  ];
+  expect(paint([...line, ...fill(2, 1, ...ONE)])).toEqual([
+    ...drawn('M1 2L3 4', '1 0 0 1 0 0'),
+    ...drawn('L1 1@1 0 0 1 0 0', '2 0 0 3 7 8'),
+    ...drawn('M1 2L3 4', '2 0 0 2 0 0'),
     'fill #000002 1 L0 0@1 0 0 1 0 0',
+  ]);
+});
+
+it('clips to an area and no longer', () => {
+  const got = paint([...entry(Op.CLIP, ...ONE), ...fill(2, 1, ...ONE), ...entry(Op.UNCLIP)]);
+  expect(got).toEqual([
+    'save',
+    'clip L0 0@1 0 0 1 0 0',
+    'fill #000002 1 L0 0@1 0 0 1 0 0',
+    'restore',
   ]);
 });
 

@@ -21,7 +21,7 @@ import { IconButton } from '../../ui/IconButton';
 import { MovableField } from '../../ui/MovableField';
 import { MovableValue } from '../../ui/MovableValue';
 import { KeptFinishes } from './KeptFinishes';
-import { EFFECTS, OPTIONS } from './effectWords';
+import { EFFECTS, optionOf } from './effectWords';
 
 /** What is done to the picture of an item, in order. */
 export function FinishSection({ item }: { item: Item }) {
@@ -165,7 +165,7 @@ interface OptionProps {
 }
 
 function OptionField({ item, effect, name, usual }: OptionProps) {
-  const { label, choices } = OPTIONS[name]!;
+  const { label, choices } = optionOf(effect.kind, name);
   const chosen = Object.entries(effect).find(([n]) => n === name)?.[1] ?? usual;
   const props = {
     label,

@@ -3,6 +3,7 @@ import { BLEND_MODES } from '../../core/generated/frame';
 
 /** What an effect is called, and what it does to an item. */
 export const EFFECTS: { kind: Effect['kind']; label: string; detail: string }[] = [
+  { kind: 'outline', label: 'Outline', detail: 'A line along its edges, whole, dashed or drawn' },
   { kind: 'drop-shadow', label: 'Drop shadow', detail: 'Its shape in one colour, beneath it' },
   { kind: 'cast-shadow', label: 'Cast shadow', detail: 'Its shape thrown on a ground' },
   { kind: 'glow', label: 'Glow', detail: 'Light round it, or inwards from its edge' },
@@ -20,14 +21,34 @@ interface Option {
   choices: { value: string; label: string }[];
 }
 
-/** What is chosen for an effect, in words, by the name in the document. */
-export const OPTIONS: Record<string, Option> = {
-  side: {
+/** What is chosen for an effect, in words, by kind and the name in the document. */
+const OPTIONS: Record<string, Option> = {
+  'glow side': {
     label: 'Where',
     choices: [
       { value: 'outer', label: 'Round it' },
       { value: 'inner', label: 'Within' },
     ],
   },
-  blendMode: { label: 'Blend', choices: MODES },
+  'glow blendMode': { label: 'Blend', choices: MODES },
+  'outline side': {
+    label: 'Where',
+    choices: [
+      { value: 'outside', label: 'Outside' },
+      { value: 'centred', label: 'Centred' },
+      { value: 'inside', label: 'Inside' },
+    ],
+  },
+  'outline join': {
+    label: 'Corners',
+    choices: [
+      { value: 'round', label: 'Round' },
+      { value: 'miter', label: 'Sharp' },
+      { value: 'bevel', label: 'Cut off' },
+    ],
+  },
 };
+
+export function optionOf(kind: Effect['kind'], name: string): Option {
+  return OPTIONS[`${kind} ${name}`]!;
+}

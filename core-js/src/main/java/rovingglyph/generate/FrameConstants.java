@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.stream.Collectors;
 import rovingglyph.frame.FramePaint;
 import rovingglyph.frame.LayerEffects;
+import rovingglyph.frame.LineStyle;
 import rovingglyph.frame.Op;
 import rovingglyph.frame.PathStep;
 import rovingglyph.scene.BlendMode;
@@ -33,6 +34,10 @@ final class FrameConstants {
         + "/** How far a blur reaches, in standard deviations. */\n"
         + "export const BLUR_REACH = "
         + LayerEffects.BLUR_REACH
+        + ";\n\n"
+        + "/** A longer corner of a line is cut off, in shares of half its width. */\n"
+        + "export const MITER_LIMIT = "
+        + LineStyle.MITER_LIMIT
         + ";\n\n"
         + "/** What can be chosen for each kind of effect, and what is chosen where it is left out. */\n"
         + "export const EFFECT_OPTIONS: Record<string, { name: string; usual: string }[]> = {\n"

@@ -10,6 +10,7 @@ import rovingglyph.scene.Animatable;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cue;
+import rovingglyph.scene.Effect;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
@@ -44,9 +45,16 @@ final class KeyframeCheck {
               String at = path + place(mover, c);
               perFrame(scene, m.keyframes(), at, problems);
               cues(m.keyframes(), cues, at, problems);
-              boolean letters = mover instanceof Lettering l && !l.appearance().contains(c);
-              if (!letters) {
-                onlyOfLetterings(m, at, problems);
+              boolean own = mover instanceof Lettering l && !l.appearance().contains(c);
+              boolean lags = own || (mover instanceof Lettering && Effect.isOfLetters(c));
+              if (m.stagger() != null && !lags) {
+                problems.add(
+                    new Problem(
+                        at + ".stagger", "only letters lag behind each other", "none here"));
+              }
+              if (m.follow() != null && !own) {
+                problems.add(
+                    new Problem(at + ".follow", "only letterings follow letterings", "none here"));
               }
             });
   }
@@ -84,15 +92,6 @@ final class KeyframeCheck {
                 "no cue has the id \"" + cue + "\"",
                 "ids of cues"));
       }
-    }
-  }
-
-  private static void onlyOfLetterings(AnimatedValue m, String at, List<Problem> problems) {
-    if (m.stagger() != null) {
-      problems.add(new Problem(at + ".stagger", "only letters lag behind each other", "none here"));
-    }
-    if (m.follow() != null) {
-      problems.add(new Problem(at + ".follow", "only letterings follow letterings", "none here"));
     }
   }
 

@@ -48,12 +48,19 @@ public final class Appearance {
     this.scale = Math.hypot(map.a(), map.b());
   }
 
-  /** The effects that are done, of kinds that are known. */
+  /** The effects that are done to its picture, of kinds that are known. */
   public static List<Effect> effects(Item item) {
-    return item.properties().effects().stream().filter(e -> !e.off() && e.kind() != null).toList();
+    return item.properties().effects().stream()
+        .filter(e -> !e.off() && e.kind() != null && e.kind() != Effect.Kind.OUTLINE)
+        .toList();
   }
 
   /** Whether any effect of an item adds something to it, which is faded with it as a whole. */
+  public static boolean adds(Item item) {
+    return shades(item) || !Outlines.effects(item).isEmpty();
+  }
+
+  /** Whether any effect adds something to its picture. */
   public static boolean shades(Item item) {
     return effects(item).stream().anyMatch(e -> e.kind() != Effect.Kind.BLUR);
   }
@@ -120,8 +127,8 @@ public final class Appearance {
           to.shadow(0, 0, 0, shade(e), false);
         }
       }
-      case CAST_SHADOW -> {
-        // It lies beneath all of the item.
+      case CAST_SHADOW, OUTLINE -> {
+        // The one lies beneath all of the item, the other belongs to the item itself.
       }
     }
   }

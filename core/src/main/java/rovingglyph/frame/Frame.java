@@ -21,9 +21,9 @@ import rovingglyph.type.Outline;
  *
  * <p>The outlines of an area are one after another: the index of one of the prepared scene's and
  * the six numbers of its map to scene pixels, as in SVG's {@code matrix()}; or, where it is of this
- * frame alone, {@link #INLINE}, how many numbers follow, and those, which are {@link PathStep}s.
- * They are one area, filled once, so that overlapping letters of one lettering do not show through
- * each other.
+ * frame alone, {@link #INLINE}, how many numbers follow, and those, which are {@link PathStep}s; or
+ * {@link #MAPPED}, the six numbers of a map, and the same. They are one area, filled once, so that
+ * overlapping letters of one lettering do not show through each other.
  */
 public final class Frame {
   /** Numbers before what an entry holds. */
@@ -32,7 +32,11 @@ public final class Frame {
   /** Numbers per outline of the scene. */
   static final int STRIDE = 7;
 
+  /** Instead of an index: steps in scene pixels follow. */
   static final int INLINE = -1;
+
+  /** Instead of an index: a map and steps in units of their own follow. */
+  static final int MAPPED = -2;
 
   /** Where the box of a layer stands in its entry. */
   private static final int BOX = HEAD + 2;
@@ -53,6 +57,12 @@ public final class Frame {
   /** How far beyond its points the present entry paints, px. */
   private double around;
 
+  /** Whether points are written as they are given, and only their box is mapped. */
+  private boolean ownUnits;
+
+  /** How far a line reaches from what it follows, in units of that. */
+  private double reach;
+
   /**
    * @param outlines that are named by index
    */
@@ -70,6 +80,7 @@ public final class Frame {
     grow(HEAD + room);
     entry = size;
     around = 0;
+    reach = 0;
     numbers[size++] = op.ordinal();
     numbers[size++] = 0;
   }
@@ -167,7 +178,11 @@ public final class Frame {
     numbers[size++] = map.a() * e + map.c() * f + map.e();
     numbers[size++] = map.b() * e + map.d() * f + map.f();
     if (!layers.isEmpty()) {
-      include(placed(at).apply(outlines.get(index).bounds()));
+      Rect box = placed(at).apply(outlines.get(index).bounds());
+      if (!box.isEmpty()) {
+        include(box.left(), box.top());
+        include(box.right(), box.bottom());
+      }
     }
   }
 
@@ -193,16 +208,80 @@ public final class Frame {
     numbers[steps] = size - steps - 1;
   }
 
-  /** Begins a line; its steps follow. */
-  void stroke(int rgb, double alpha, double width, int cap, double[] dash) {
-    begin(Op.STROKE, 6 + dash.length);
+  /** Begins a line in the pixels that are mapped; outlines in steps follow. */
+  void stroke(int rgb, double alpha, LineStyle line) {
     double scale = Math.hypot(map.a(), map.b());
-    add(FramePaint.Kind.PLAIN.ordinal(), alpha, rgb, width * scale, cap, dash.length);
-    for (double d : dash) {
-      numbers[size++] = d * scale;
+    beginStroke(rgb, alpha, line.scaled(scale));
+    around = reach;
+  }
+
+  /** Begins a line whose lengths are in the units of the pieces that follow. */
+  void strokePieces(int rgb, LineStyle line) {
+    beginStroke(rgb, 1, line);
+  }
+
+  private void beginStroke(int rgb, double alpha, LineStyle line) {
+    begin(Op.STROKE, 3 + LineStyle.HEAD + line.dash().length);
+    add(FramePaint.Kind.PLAIN.ordinal(), alpha, rgb);
+    add(line.width(), line.cap(), line.join(), line.dash().length);
+    add(line.dash());
+    reach = line.reach();
+  }
+
+  /** Begins an area to which what follows is clipped, up to {@link #unclip}. */
+  void clip() {
+    begin(Op.CLIP, 0);
+  }
+
+  void unclip() {
+    begin(Op.UNCLIP, 0);
+  }
+
+  /** Adds a piece to an area. */
+  void area(Piece p) {
+    Affine m = p.map();
+    if (p.index() >= 0) {
+      outline(p.index(), m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+      return;
     }
-    // A square cap reaches farthest, to its corners.
-    around = width * scale;
+    Affine outer = map;
+    map = outer.times(m);
+    beginInline();
+    p.subPaths().forEach(this::subPath);
+    endInline();
+    map = outer;
+  }
+
+  /** Adds the edge of a piece to a line. */
+  void line(Piece p) {
+    if (p.index() < 0) {
+      line(p.subPaths().stream().map(Piece::contour).toList(), p.map());
+      return;
+    }
+    Affine m = p.map();
+    reachThrough(map.times(m));
+    outline(p.index(), m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+  }
+
+  /** Adds contours to a line, in units that a map brings to the pixels that are mapped. */
+  void line(List<Contour> contours, Affine own) {
+    Affine m = map.times(own);
+    reachThrough(m);
+    add(MAPPED, m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+    int count = size;
+    add(0);
+    Affine outer = map;
+    map = m;
+    ownUnits = true;
+    contours.forEach(this::line);
+    ownUnits = false;
+    map = outer;
+    numbers[count] = size - count - 1;
+  }
+
+  /** A line that is mapped reaches as far as its map stretches it. */
+  private void reachThrough(Affine m) {
+    around = reach * Math.hypot(Math.hypot(m.a(), m.b()), Math.hypot(m.c(), m.d()));
   }
 
   /** The steps round a part of an area. */
@@ -257,17 +336,10 @@ public final class Frame {
   private void point(double x, double y) {
     double px = map.a() * x + map.c() * y + map.e();
     double py = map.b() * x + map.d() * y + map.f();
-    numbers[size++] = px;
-    numbers[size++] = py;
+    numbers[size++] = ownUnits ? x : px;
+    numbers[size++] = ownUnits ? y : py;
     if (!layers.isEmpty()) {
       include(px, py);
-    }
-  }
-
-  private void include(Rect r) {
-    if (!r.isEmpty()) {
-      include(r.left(), r.top());
-      include(r.right(), r.bottom());
     }
   }
 

@@ -3,6 +3,7 @@ package rovingglyph.frame;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import rovingglyph.geometry.Affine;
 import rovingglyph.scene.BlendMode;
 
 /** Reads display lists: the one place in Java that knows how the numbers of a {@link Frame} lie. */
@@ -10,6 +11,7 @@ public final class FrameReader {
   private static final Op[] OPS = Op.values();
   private static final PathStep[] STEPS = PathStep.values();
   private static final BlendMode[] BLENDS = BlendMode.values();
+  private static final double[] UNMAPPED = {1, 0, 0, 1, 0, 0};
 
   private FrameReader() {}
 
@@ -32,12 +34,22 @@ public final class FrameReader {
         case PUSH -> sink.push(layer(n, from));
         case MATTE -> sink.matte(n[from] != 0);
         case POP -> sink.pop();
+        case CLIP -> {
+          outlines(n, from, to, sink);
+          sink.clip();
+        }
+        case UNCLIP -> sink.unclip();
       }
     }
   }
 
   private static void fill(double[] n, int from, int to, FrameSink sink) {
-    for (int i = from + FramePaint.size(n, from); i < to; ) {
+    outlines(n, from + FramePaint.size(n, from), to, sink);
+    sink.fill(FramePaint.read(n, from));
+  }
+
+  private static void outlines(double[] n, int from, int to, FrameSink sink) {
+    for (int i = from; i < to; ) {
       if (n[i] == Frame.INLINE) {
         int end = i + 2 + (int) n[i + 1];
         steps(n, i + 2, end, sink);
@@ -47,16 +59,28 @@ public final class FrameReader {
         i += Frame.STRIDE;
       }
     }
-    sink.fill(FramePaint.read(n, from));
   }
 
   private static void stroke(double[] n, int from, int to, FrameSink sink) {
+    FramePaint paint = FramePaint.read(n, from);
     int at = from + FramePaint.size(n, from);
-    int dash = at + 3;
-    int steps = dash + (int) n[at + 2];
-    steps(n, steps, to, sink);
-    sink.stroke(
-        FramePaint.read(n, from), n[at], (int) n[at + 1], Arrays.copyOfRange(n, dash, steps));
+    LineStyle line = LineStyle.read(n, at);
+    for (int i = at + LineStyle.HEAD + line.dash().length; i < to; ) {
+      Affine map = Affine.IDENTITY;
+      int kind = (int) n[i++];
+      if (kind != Frame.INLINE) {
+        map = new Affine(n[i], n[i + 1], n[i + 2], n[i + 3], n[i + 4], n[i + 5]);
+        i += 6;
+      }
+      if (kind >= 0) {
+        sink.outline(kind, UNMAPPED, 0);
+      } else {
+        int end = i + 1 + (int) n[i];
+        steps(n, i + 1, end, sink);
+        i = end;
+      }
+      sink.stroke(paint, line, map);
+    }
   }
 
   /** Gives every step of a path to a sink. */

@@ -2,6 +2,7 @@ package rovingglyph.frame;
 
 import java.util.Arrays;
 import java.util.List;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Rect;
 import rovingglyph.type.Outline;
 
@@ -18,6 +19,9 @@ final class FrameShift implements FrameSink {
   private final List<Outline> outlines;
   private double[] marks = new double[256];
   private int size;
+
+  /** Where the marks of the present entry begin. */
+  private int begun;
 
   private FrameShift(List<Outline> outlines) {
     this.outlines = outlines;
@@ -98,12 +102,39 @@ final class FrameShift implements FrameSink {
   @Override
   public void fill(FramePaint paint) {
     // Colours do not move.
+    begun = size;
   }
 
   @Override
-  public void stroke(FramePaint paint, double width, int cap, double[] dash) {
-    // Nor do lines change in width or dashes while the shutter is open, but for what their steps
-    // do.
+  public void stroke(FramePaint paint, LineStyle line, Affine map) {
+    // Lines do not change in width or dashes while the shutter is open, but for what they follow.
+    for (int i = begun; i < size; ) {
+      if (marks[i] < 0) {
+        int points = STEP_MARK - (int) marks[i];
+        for (int k = i + 1; k <= i + points; k += 2) {
+          double x = marks[k];
+          double y = marks[k + 1];
+          marks[k] = map.a() * x + map.c() * y + map.e();
+          marks[k + 1] = map.b() * x + map.d() * y + map.f();
+        }
+        i += 1 + points;
+      } else {
+        double[] whole = {map.a(), map.b(), map.c(), map.d(), map.e(), map.f()};
+        System.arraycopy(whole, 0, marks, i + 1, whole.length);
+        i += Frame.STRIDE;
+      }
+    }
+    begun = size;
+  }
+
+  @Override
+  public void clip() {
+    begun = size;
+  }
+
+  @Override
+  public void unclip() {
+    // What was clipped stands before it.
   }
 
   @Override

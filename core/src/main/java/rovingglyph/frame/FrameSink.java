@@ -1,6 +1,7 @@
 package rovingglyph.frame;
 
 import java.util.List;
+import rovingglyph.geometry.Affine;
 import rovingglyph.scene.BlendMode;
 
 /** Takes a display list entry by entry. Lengths are in scene pixels. */
@@ -20,11 +21,18 @@ public interface FrameSink extends StepSink {
   void fill(FramePaint paint);
 
   /**
-   * Draws along the steps since the last entry.
+   * Draws along the outlines and steps since the last entry.
    *
-   * @param cap 0 butt, 1 round, 2 square; joins are round
+   * @param map to scene pixels, done after the line is drawn: the line is in the units of what it
+   *     follows
    */
-  void stroke(FramePaint paint, double width, int cap, double[] dash);
+  void stroke(FramePaint paint, LineStyle line, Affine map);
+
+  /** Clips what follows to the area of the outlines and steps since the last entry. */
+  void clip();
+
+  /** Ends the last clip. */
+  void unclip();
 
   /** Begins a layer. */
   void push(Layer layer);

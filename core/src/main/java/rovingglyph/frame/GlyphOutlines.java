@@ -75,6 +75,30 @@ final class GlyphOutlines {
     }
   }
 
+  /** What of it is outlined: in em, or bent in the pixels of its path. */
+  List<Piece> pieces() {
+    List<Piece> out = new ArrayList<>();
+    List<Cluster.Glyph> glyphs = letter.cluster().glyphs();
+    for (int g = 0; g < glyphs.size(); g++) {
+      Outline still = letter.run().outlines().get(glyphs.get(g).outline());
+      if (still.subPaths().isEmpty()) {
+        continue;
+      }
+      if (bent) {
+        out.add(Piece.own(subPaths(g), Affine.IDENTITY));
+      } else if (own()) {
+        Shape s = shape(g);
+        Affine map = Letters.map(place).times(Affine.translate(s.dx, s.dy));
+        out.add(Piece.own(s.outline.subPaths(), map));
+      } else {
+        Affine at = Affine.translate(place.back() + glyphs.get(g).dx(), glyphs.get(g).dy());
+        int index = letter.outlineBase() + glyphs.get(g).outline();
+        out.add(new Piece(index, still.subPaths(), Letters.map(place).times(at)));
+      }
+    }
+    return out;
+  }
+
   /** All outlines in em, from the cluster's origin. */
   List<SubPath> inEm() {
     List<SubPath> out = new ArrayList<>();

@@ -8,7 +8,11 @@ public enum Op {
   /** A paint, then the outlines of one area, filled by the non-zero rule. */
   FILL,
 
-  /** A paint, width in px, cap, count of dashes, those, and the steps of a line. */
+  /**
+   * A paint, width, cap, join, count of dashes, those, and outlines that are drawn along, each
+   * alone and in its own units: what is given by a map is drawn before it is mapped, the rest in
+   * px.
+   */
   STROKE,
 
   /**
@@ -25,5 +29,11 @@ public enum Op {
   MATTE,
 
   /** Ends the layer that was begun last: it is put over what is below. */
-  POP
+  POP,
+
+  /** Outlines of one area, to which what follows is clipped; no layer begins or ends in it. */
+  CLIP,
+
+  /** What follows is no longer clipped to the area of the last clip. */
+  UNCLIP
 }

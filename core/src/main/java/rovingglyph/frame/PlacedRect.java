@@ -44,13 +44,26 @@ public record PlacedRect(Rect box, Affine map) {
     frame.endInline();
   }
 
-  /** Whether it reaches into a part of the frame. */
-  boolean touches(Window spot) {
+  /** As a shape to be outlined, in its own pixels. */
+  List<ItemShape> shapes() {
+    if (box.isEmpty()) {
+      return List.of();
+    }
+    Piece piece = Piece.own(List.of(new PlacedRect(box, Affine.IDENTITY).edge()), map);
+    return List.of(new ItemShape(List.of(piece), Math.hypot(map.a(), map.b())));
+  }
+
+  private SubPath edge() {
     List<Point> p = corners();
     List<Segment> sides = new ArrayList<>();
     for (int i = 0; i < p.size(); i++) {
       sides.add(new Line(p.get(i), p.get((i + 1) % p.size())));
     }
-    return spot.touched(Outline.of(List.of(new SubPath(sides, true))), Affine.IDENTITY);
+    return new SubPath(sides, true);
+  }
+
+  /** Whether it reaches into a part of the frame. */
+  boolean touches(Window spot) {
+    return spot.touched(Outline.of(List.of(edge())), Affine.IDENTITY);
   }
 }

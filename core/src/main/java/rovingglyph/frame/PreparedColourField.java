@@ -29,12 +29,25 @@ public record PreparedColourField(ColourField field, Rect frame) implements Prep
   }
 
   @Override
-  public void paint(Frame list, double time, double alpha) {
+  public List<ItemShape> shapes(double time) {
+    return new PlacedRect(box(time), map(time)).shapes();
+  }
+
+  @Override
+  public boolean solid() {
+    return field.fill().kind() == Gradient.Kind.PLAIN
+        || field.fill().stops().stream().allMatch(s -> s.opacity() == 100);
+  }
+
+  @Override
+  public void paint(Frame list, double time, double alpha, Outlines outlines) {
     Rect box = box(time);
     if (alpha <= 0 || box.isEmpty()) {
       return;
     }
+    outlines.beneath(list, () -> shapes(time), solid());
     new PlacedRect(box, map(time)).fill(list, paint(alpha, time));
+    outlines.over(list, () -> shapes(time));
   }
 
   /** What it covers, in its own pixels. */

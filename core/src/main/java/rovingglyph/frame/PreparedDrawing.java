@@ -1,5 +1,6 @@
 package rovingglyph.frame;
 
+import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.motion.Place;
@@ -26,12 +27,30 @@ record PreparedDrawing(Drawing drawing, int outlineBase, List<Outline> outlines)
   }
 
   @Override
-  public void paint(Frame frame, double time, double alpha) {
+  public List<ItemShape> shapes(double time) {
+    Affine m = Place.map(drawing, time);
+    List<Piece> pieces = new ArrayList<>();
+    for (int i = 0; i < drawing.parts().size(); i++) {
+      int index = outlineBase + i;
+      pieces.add(new Piece(index, outlines.get(index).subPaths(), m));
+    }
+    return List.of(new ItemShape(pieces, Math.hypot(m.a(), m.b())));
+  }
+
+  @Override
+  public boolean solid() {
+    return true;
+  }
+
+  @Override
+  public void paint(Frame frame, double time, double alpha, Outlines lines) {
+    lines.beneath(frame, () -> shapes(time), solid());
     Affine m = Place.map(drawing, time);
     for (int i = 0; i < drawing.parts().size() && alpha > 0; i++) {
       frame.fill(drawing.parts().get(i).fill(), alpha);
       frame.outline(outlineBase + i, m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
     }
+    lines.over(frame, () -> shapes(time));
   }
 
   @Override

@@ -26,11 +26,28 @@ public record PreparedFilledPath(FilledPath item, PreparedPath path) implements 
   }
 
   @Override
-  public void paint(Frame frame, double time, double alpha) {
+  public List<ItemShape> shapes(double time) {
+    Contour c = path.at(time);
+    return c.segments().isEmpty()
+        ? List.of()
+        : List.of(
+            new ItemShape(
+                List.of(Piece.own(List.of(new SubPath(c.segments(), c.closed())), Affine.IDENTITY)),
+                1));
+  }
+
+  @Override
+  public boolean solid() {
+    return item.filled();
+  }
+
+  @Override
+  public void paint(Frame frame, double time, double alpha, Outlines outlines) {
     Contour c = path.at(time);
     if (alpha <= 0 || c.segments().isEmpty()) {
       return;
     }
+    outlines.beneath(frame, () -> shapes(time), solid());
     if (item.filled()) {
       frame.fill(colour(Channel.FILL, time), alpha);
       frame.beginInline();
@@ -39,9 +56,13 @@ public record PreparedFilledPath(FilledPath item, PreparedPath path) implements 
     }
     if (width(time) > 0) {
       int cap = item.cap().ordinal();
-      frame.stroke(colour(Channel.STROKE, time), alpha, width(time), cap, NO_DASH);
+      frame.stroke(
+          colour(Channel.STROKE, time), alpha, new LineStyle(width(time), cap, 0, NO_DASH));
+      frame.beginInline();
       frame.line(c);
+      frame.endInline();
     }
+    outlines.over(frame, () -> shapes(time));
   }
 
   /** Of the line, px. */

@@ -1,5 +1,7 @@
 package rovingglyph.frame;
 
+import java.util.List;
+
 /** An item that holds no others, ready to be evaluated at any time in seconds. */
 public interface PreparedItem {
   /** Its opacity, 0 to 1; 1 where its parts are faded one by one. */
@@ -15,8 +17,15 @@ public interface PreparedItem {
    * Adds what is seen of it to a frame, in the pixels round it.
    *
    * @param opacity what it is painted with: {@link #opacity}, or 1 where it is faded as a whole
+   * @param outlines that it has
    */
-  void paint(Frame frame, double time, double opacity);
+  void paint(Frame frame, double time, double opacity, Outlines outlines);
+
+  /** What of it is outlined, in the pixels round it. */
+  List<ItemShape> shapes(double time);
+
+  /** Whether nothing beneath its shapes is seen through them at any time, but for its opacity. */
+  boolean solid();
 
   /**
    * Whether its ink reaches into a part of the frame.

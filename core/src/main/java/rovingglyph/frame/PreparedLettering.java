@@ -9,6 +9,7 @@ import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.geometry.SvgPath;
+import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Seat;
@@ -34,6 +35,8 @@ public record PreparedLettering(
     List<Integer> unsolved,
     KnownLandings known)
     implements PreparedItem {
+  /** An opacity from which on a letter is not seen through, as it comes out of a division. */
+  private static final double ALL_OF_IT = 1 - 1e-9;
 
   PreparedLettering solved(Lettering l, List<Integer> missing) {
     return new PreparedLettering(l, text, seats, groupTransform, missing, known);
@@ -172,32 +175,99 @@ public record PreparedLettering(
         || lettering.setting().rules().stream().anyMatch(r -> r.fill() != null);
   }
 
+  /** A letter of a row with ink. */
+  private record Ink(RowLayout row, Placement place, double alpha) {}
+
   @Override
-  public void paint(Frame frame, double time, double opacity) {
+  public List<ItemShape> shapes(double time) {
+    return ink(time, opacity(time)).stream().map(this::shape).toList();
+  }
+
+  private ItemShape shape(Ink i) {
+    double unit = bent() ? 1 : i.row.size();
+    int letter = i.place.letter();
+    return new ItemShape(ink(i.row, i.place).pieces(), unit, i.alpha, c -> i.row.value(c, letter));
+  }
+
+  @Override
+  public boolean solid() {
+    return true;
+  }
+
+  /**
+   * All that is seen at a time.
+   *
+   * @param whole what they are faded by as a whole, which is not in their own alpha
+   */
+  private List<Ink> ink(double time, double whole) {
+    List<Ink> out = new ArrayList<>();
+    for (RowLayout row : rows(values(time))) {
+      for (Placement p : placements(row)) {
+        if (p.visible() && p.alpha() > 0) {
+          out.add(new Ink(row, p, p.alpha() / whole));
+        }
+      }
+    }
+    return out;
+  }
+
+  @Override
+  public void paint(Frame frame, double time, double opacity, Outlines outlines) {
     SeatValues v = values(time);
     // What is faded as a whole is not faded in its letters, too.
     double whole = opacity == opacity(time) ? 1 : opacity(time);
     Trail trail = lettering.letterEffects().trail();
-    for (RowLayout row : rows(v)) {
-      if (trail != null && v.opacity() > 0) {
+    if (trail != null && v.opacity() > 0) {
+      for (RowLayout row : rows(v)) {
         TrailLine.paint(frame, trail, row, turn(v), v.opacity() / 100 / whole);
       }
     }
-    for (RowLayout row : rows(v)) {
-      int fill = -1;
-      double alpha = 0;
-      for (Placement p : placements(row)) {
-        if (!p.visible() || p.alpha() <= 0) {
-          continue;
-        }
-        // Letters bent over themselves run the other way round: in one area they would cancel.
-        if (p.fill() != fill || p.alpha() != alpha || bent()) {
-          fill = p.fill();
-          alpha = p.alpha();
-          frame.fill(fill, alpha / whole);
-        }
-        ink(row, p).paint(frame);
+    List<Ink> all = ink(time, whole);
+    if (outlines.isEmpty()) {
+      fill(frame, all);
+      return;
+    }
+    // A letter that fades is one with its outlines. All others lie over the outlines of all.
+    for (Ink i : all) {
+      if (isFading(i)) {
+        frame.push(i.alpha, BlendMode.NORMAL, LayerEffects.NONE);
+        outlined(frame, List.of(new Ink(i.row, i.place, 1)), outlines);
+        frame.pop();
       }
+    }
+    outlined(frame, all.stream().filter(i -> !isFading(i)).toList(), outlines);
+  }
+
+  private static boolean isFading(Ink i) {
+    return !isWhole(i.alpha);
+  }
+
+  /** Whether nothing is seen through a letter of an opacity. */
+  public static boolean isWhole(double alpha) {
+    return alpha >= ALL_OF_IT;
+  }
+
+  private void outlined(Frame frame, List<Ink> all, Outlines outlines) {
+    List<ItemShape> shapes = all.stream().map(this::shape).toList();
+    outlines.beneath(frame, () -> shapes, solid());
+    fill(frame, all);
+    outlines.over(frame, () -> shapes);
+  }
+
+  private void fill(Frame frame, List<Ink> all) {
+    Ink last = null;
+    for (Ink i : all) {
+      // Letters bent over themselves run the other way round: in one area they would cancel.
+      boolean other =
+          last == null
+              || i.row != last.row
+              || i.place.fill() != last.place.fill()
+              || i.alpha != last.alpha;
+      if (other || bent()) {
+        frame.fill(i.place.fill(), i.alpha);
+      }
+      last = i;
+      ink(i.row, i.place).paint(frame);
     }
   }
 

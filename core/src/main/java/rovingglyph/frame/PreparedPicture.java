@@ -1,5 +1,6 @@
 package rovingglyph.frame;
 
+import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
@@ -25,7 +26,18 @@ public record PreparedPicture(Picture picture, int image) implements PreparedIte
   }
 
   @Override
-  public void paint(Frame list, double time, double alpha) {
+  public List<ItemShape> shapes(double time) {
+    return placed(time).shapes();
+  }
+
+  /** What lies in it may be seen through. */
+  @Override
+  public boolean solid() {
+    return false;
+  }
+
+  @Override
+  public void paint(Frame list, double time, double alpha, Outlines outlines) {
     Rect seen = seen(time);
     if (alpha <= 0 || seen.isEmpty()) {
       return;
@@ -34,7 +46,9 @@ public record PreparedPicture(Picture picture, int image) implements PreparedIte
     Rect whole = whole(time);
     Affine square = new Affine(whole.width(), 0, 0, whole.height(), whole.left(), whole.top());
     FramePaint paint = FramePaint.image(image, map.times(square), alpha);
+    outlines.beneath(list, () -> shapes(time), solid());
     placed(time).fill(list, paint);
+    outlines.over(list, () -> shapes(time));
   }
 
   /** All of it in its own pixels, cropped or not. */

@@ -1,5 +1,6 @@
 package rovingglyph.frame;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Affine;
@@ -7,8 +8,11 @@ import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
+import rovingglyph.scene.Channel;
 import rovingglyph.scene.Clip;
+import rovingglyph.scene.Effect;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
@@ -101,7 +105,7 @@ public record PreparedScene(
         continue;
       }
       // As in CSS, what effects make of an item is faded with it.
-      boolean whole = group != null || prepared.overlaps(at) || Appearance.shades(item);
+      boolean whole = group != null || prepared.overlaps(at) || Appearance.adds(item);
       double alpha = whole ? opacity : 1;
       boolean isolated = group != null && scene.blendsWithin(group);
       new Appearance(item, alpha, isolated, at, map)
@@ -110,26 +114,74 @@ public record PreparedScene(
               clip(item, at),
               round -> {
                 if (group != null) {
-                  paint(frame, group.members(), round.times(Place.map(group, at)), time, shutter);
+                  contents(frame, group, round, at, time, shutter);
                 } else {
                   frame.mapped(round);
-                  prepared.paint(frame, at, whole ? 1 : opacity);
+                  prepared.paint(frame, at, whole ? 1 : opacity, Outlines.of(item, at));
                 }
               });
     }
   }
 
+  /** The members of a group with its outlines, which go round each of them. */
+  private void contents(
+      Frame frame, Group group, Affine round, double at, double time, double shutter) {
+    Outlines outlines = Outlines.of(group, at);
+    frame.mapped(round);
+    outlines.beneath(frame, () -> shapes(group, at), solid(group));
+    paint(frame, group.members(), round.times(Place.map(group, at)), time, shutter);
+    frame.mapped(round);
+    outlines.over(frame, () -> shapes(group, at));
+  }
+
+  private List<ItemShape> shapes(Group group, double time) {
+    List<ItemShape> out = new ArrayList<>();
+    for (String id : group.members()) {
+      Item item = scene.item(id);
+      PreparedItem prepared = items.get(id);
+      if (item.hidden() || !item.properties().shownAt(time)) {
+        continue;
+      }
+      Affine map = Place.map(group, time);
+      if (item instanceof Group g) {
+        double opacity = Place.alpha(g, time);
+        shapes(g, time).forEach(s -> out.add(s.within(map, opacity)));
+      } else if (prepared != null) {
+        double opacity = prepared.opacity(time);
+        prepared.shapes(time).forEach(s -> out.add(s.within(map, opacity)));
+      }
+    }
+    return out;
+  }
+
+  /** Whether an item hides what lies beneath its shapes at all times, but for its own opacity. */
+  public boolean solid(Item item) {
+    if (item instanceof Group g) {
+      return g.members().stream().map(scene::item).allMatch(m -> opaque(m) && solid(m));
+    }
+    return !items.containsKey(item.id()) || items.get(item.id()).solid();
+  }
+
+  private static boolean opaque(Item item) {
+    AnimatedValue opacity = item.movable(Channel.OPACITY);
+    boolean full = opacity == null || (!opacity.moves() && opacity.base() >= 100);
+    return full
+        && item.properties().blend() == BlendMode.NORMAL
+        && item.properties().clip() == null
+        && item.properties().effects().stream().noneMatch(e -> e.kind() == Effect.Kind.BLUR);
+  }
+
   /**
-   * The box round what is seen of an item without its effects, in the pixels round it; empty where
-   * nothing is.
+   * The box round what is seen of an item with its outlines, but without other effects, in the
+   * pixels round it; empty where nothing is.
    */
   public Rect box(String id, double time) {
     Frame frame = new Frame(outlines);
     frame.push(1, BlendMode.NORMAL, LayerEffects.NONE);
     if (scene.item(id) instanceof Group g) {
-      paint(frame, g.members(), Place.map(g, time), time, 0);
+      contents(frame, g, Affine.IDENTITY, time, time, 0);
     } else if (items.containsKey(id)) {
-      items.get(id).paint(frame, time, 1);
+      items.get(id).paint(frame, time, 1, Outlines.of(scene.item(id), time));
     }
     frame.pop();
     return frame.box();

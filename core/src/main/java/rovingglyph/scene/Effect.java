@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Something done to the picture of an item before it is put over what is beneath. Its numbers and
- * colours are values of the item, see {@link Channel#effect}.
+ * Something done to an item before it is put over what is beneath: to its picture, or in case of an
+ * outline with it. Its numbers and colours are values of the item, see {@link Channel#effect}.
  *
  * @param id within its item
  * @param kind null for one that is not known here, which is kept and not painted
@@ -74,6 +74,20 @@ public record Effect(
     INNER
   }
 
+  /** Where an outline lies by the edge that it follows. */
+  public enum LineSide {
+    OUTSIDE,
+    CENTRED,
+    INSIDE
+  }
+
+  /** The corners of an outline; the ends of its dashes are round where these are, else butt. */
+  public enum LineJoin {
+    ROUND,
+    MITER,
+    BEVEL
+  }
+
   public static final Parameter DEVIATION =
       Parameter.number("stdDeviation", "Blur", "px", "standard deviation", 0, 250, 8);
   public static final Parameter DX =
@@ -139,6 +153,29 @@ public record Effect(
   public static final Parameter FADE =
       Parameter.number("fade", "Fade", "%", "how much of it is gone there", 0, 100, 60);
 
+  public static final Parameter LINE_WIDTH =
+      Parameter.number("width", "Width", "px", "of what is seen of the line", 0, 500, 6);
+  public static final Parameter DRAWN =
+      Parameter.number(
+          "drawn",
+          "Drawn",
+          "%",
+          "how much of the line is there: the longest contour of each glyph or shape takes all of"
+              + " the way",
+          0,
+          100,
+          100);
+  public static final Parameter DASH =
+      Parameter.number("dash", "Dash", "px", "length of a dash", 0, 2000, 12);
+  public static final Parameter GAP =
+      Parameter.number("gap", "Gap", "px", "between dashes; with 0 there are none", 0, 2000, 0);
+
+  public static final Option<LineSide> LINE_SIDE =
+      new Option<>("side", "where it lies by the edge of the shape", LineSide.OUTSIDE);
+  public static final Option<LineJoin> LINE_JOIN =
+      new Option<>(
+          "join", "its corners, as in SVG, and the ends of dashes with them", LineJoin.ROUND);
+
   public static final Option<GlowSide> GLOW_SIDE =
       new Option<>("side", "round the item, or from its edge inwards", GlowSide.OUTER);
   public static final Option<BlendMode> GLOW_BLEND =
@@ -172,7 +209,16 @@ public record Effect(
         DEVIATION,
         FADE,
         COLOUR.starting(0x1F2B37),
-        OPACITY);
+        OPACITY),
+    /** A line along the edges of the item's shapes. */
+    OUTLINE(
+        List.of(LINE_SIDE, LINE_JOIN),
+        LINE_WIDTH,
+        COLOUR.starting(0x1F2B37),
+        OPACITY.starting(100),
+        DRAWN,
+        DASH,
+        GAP);
 
     private final List<Option<?>> options;
     private final List<Parameter> parameters;
@@ -212,6 +258,11 @@ public record Effect(
     return null;
   }
 
+  /** Whether the letters of a lettering have this value each, so that it can lag behind. */
+  public static boolean isOfLetters(Channel c) {
+    return c.kind() == Channel.Kind.EFFECT && c.field().endsWith("-" + DRAWN.name());
+  }
+
   /** Whether it is a picture of its own beneath the item, blended with what is below that. */
   public boolean isBlendedGlow() {
     return !off
@@ -222,7 +273,8 @@ public record Effect(
 
   /** How many times more an item is painted for it. */
   public int paintings() {
-    return kind == Kind.CAST_SHADOW && !off ? CAST_BANDS : isBlendedGlow() ? 1 : 0;
+    boolean once = isBlendedGlow() || (kind == Kind.OUTLINE && !off);
+    return kind == Kind.CAST_SHADOW && !off ? CAST_BANDS : once ? 1 : 0;
   }
 
   /** What is chosen of an option; its start where the effect has no such option. */

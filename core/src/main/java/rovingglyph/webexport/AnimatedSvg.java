@@ -7,19 +7,26 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.DoubleFunction;
+import java.util.function.DoubleUnaryOperator;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Appearance;
+import rovingglyph.frame.Outlines;
 import rovingglyph.frame.PreparedColourField;
 import rovingglyph.frame.PreparedFilledPath;
 import rovingglyph.frame.PreparedLettering;
+import rovingglyph.frame.PreparedPicture;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.SvgPath;
+import rovingglyph.motion.Place;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
+import rovingglyph.scene.Effect;
 import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
@@ -29,7 +36,6 @@ import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Transformed;
 import rovingglyph.scene.UnknownItem;
-import rovingglyph.seat.RowLayout;
 
 /**
  * Writes a prepared scene as one SVG document that plays by itself and repeats. Where the motion of
@@ -57,6 +63,14 @@ public final class AnimatedSvg {
   private final Set<String> fadedAsWhole = new HashSet<>();
 
   private int written;
+
+  /** What shapes are written in at present, and px of one of those that they stand in. */
+  private Ink ink = Ink.PLAIN;
+
+  private DoubleUnaryOperator unit = t -> 1;
+
+  /** Those of the lettering that is written at present. */
+  private List<Ink> outlines = List.of();
 
   private AnimatedSvg(PreparedScene prepared, Bitmaps bitmaps) {
     this.prepared = prepared;
@@ -94,6 +108,9 @@ public final class AnimatedSvg {
       body.append("<rect width=\"100%\" height=\"100%\" fill=\"")
           .append(colour(scene.background()))
           .append("\"/>\n");
+    }
+    if (scene.items().values().stream().anyMatch(i -> !Outlines.effects(i).isEmpty())) {
+      style.append(Ink.properties());
     }
     bitmaps();
     items(scene.stack());
@@ -137,11 +154,18 @@ public final class AnimatedSvg {
       }
       String name = prefix + "-" + written++;
       String shown = shown(name, item);
+      if (!ink.isPlain()) {
+        // In a mask or a line there are no effects.
+        body.append(shown.isEmpty() ? "" : "<g " + shown + ">");
+        body.append(written(name, item, ink));
+        body.append(shown.isEmpty() ? "" : "</g>\n");
+        continue;
+      }
       List<String> groups = new ArrayList<>();
       if (!shown.isEmpty()) {
         groups.add("<g " + shown + ">");
       }
-      if (Appearance.shades(item)) {
+      if (Appearance.adds(item)) {
         groups.add(whole(name, item));
       }
       String contents = contents(name, item);
@@ -160,12 +184,74 @@ public final class AnimatedSvg {
     }
   }
 
-  /** What an item is without its appearance. */
+  /** What an item is, with its outlines but without the rest of its appearance. */
   private String contents(String name, Item item) {
+    List<Effect> effects = Outlines.effects(item);
+    List<Ink> inks = new ArrayList<>();
+    for (int i = 0; i < effects.size(); i++) {
+      inks.add(new Ink(item, effects.get(i), name + "-o" + i, scene, motions));
+    }
+    if (item instanceof Lettering || inks.isEmpty()) {
+      outlines = inks;
+      String out = written(name, item, Ink.PLAIN);
+      outlines = List.of();
+      return out;
+    }
+    StringBuilder out = new StringBuilder();
+    for (int i = inks.size() - 1; i >= 0; i--) {
+      if (inks.get(i).isBeneath()) {
+        out.append(beneath(name + "-o" + i, item, inks.get(i)));
+      }
+    }
+    out.append(written(name, item, Ink.PLAIN));
+    for (int i = 0; i < inks.size(); i++) {
+      if (!inks.get(i).isBeneath()) {
+        out.append(outline(name + "-o" + i, item, inks.get(i)));
+      }
+    }
+    return out.toString();
+  }
+
+  private String outline(String name, Item item, Ink pen) {
+    fadedAsWhole.add(name);
+    return "<g" + pen.attributes() + ">\n" + written(name, item, pen) + "</g>\n";
+  }
+
+  /** An outline beneath an item, cut out where the item does not hide it. */
+  private String beneath(String name, Item item, Ink pen) {
+    String line = outline(name, item, pen);
+    if (prepared.solid(item)) {
+      return line;
+    }
+    String rest = name + "-rest";
+    fadedAsWhole.add(rest);
+    Ink area = Ink.area();
+    return "<mask id=\""
+        + rest
+        + "\" maskUnits=\"userSpaceOnUse\" "
+        + AppearanceSvg.EVERYWHERE
+        + "><rect "
+        + AppearanceSvg.EVERYWHERE
+        + " fill=\"#fff\"/><g"
+        + area.attributes()
+        + ">\n"
+        + written(rest, item, area)
+        + "</g></mask>\n<g mask=\"url(#"
+        + rest
+        + ")\">"
+        + line
+        + "</g>\n";
+  }
+
+  /** The shapes of an item in an ink. */
+  private String written(String name, Item item, Ink in) {
+    Ink round = ink;
+    ink = in;
     int from = body.length();
     item.accept(new Writing(name));
     String out = body.substring(from);
     body.setLength(from);
+    ink = round;
     return out;
   }
 
@@ -202,24 +288,34 @@ public final class AnimatedSvg {
 
     @Override
     public Void drawing(Drawing d) {
-      placed(name, d, () -> d.parts().forEach(AnimatedSvg.this::part));
+      placed(
+          name,
+          d,
+          () -> measured(t -> scale(d, t), () -> d.parts().forEach(AnimatedSvg.this::part)));
       return null;
     }
 
     @Override
     public Void group(Group g) {
+      DoubleUnaryOperator round = unit;
+      unit = t -> round.applyAsDouble(t) * scale(g, t);
       placed(name, g, () -> items(g.members()));
+      unit = round;
       return null;
     }
 
     @Override
     public Void colourField(ColourField c) {
       Rect frame = new Rect(0, 0, scene.width(), scene.height());
-      String rect = new ColourFieldSvg(new PreparedColourField(c, frame), scene).write(name + "-g");
+      PreparedColourField field = new PreparedColourField(c, frame);
+      Runnable rect =
+          ink.isPlain()
+              ? () -> body.append(new ColourFieldSvg(field, scene).write(name + "-g"))
+              : () -> rectangle(field::box);
       if (c.area() == ColourField.Area.FRAME) {
-        faded(name, c, () -> body.append(rect));
+        faded(name, c, () -> measured(t -> 1, rect));
       } else {
-        placed(name, c, () -> body.append(rect));
+        placed(name, c, () -> measured(t -> scale(c, t), rect));
       }
       return null;
     }
@@ -227,7 +323,10 @@ public final class AnimatedSvg {
     @Override
     public Void picture(Picture p) {
       String bitmap = bitmapIds.get(p.image());
-      if (bitmap != null) {
+      PreparedPicture seen = new PreparedPicture(p, 0);
+      if (!ink.isPlain()) {
+        placed(name, p, () -> measured(t -> scale(p, t), () -> rectangle(seen::seen)));
+      } else if (bitmap != null) {
         PictureSvg picture = new PictureSvg(p, scene);
         String own = name + "-p";
         placed(
@@ -243,7 +342,15 @@ public final class AnimatedSvg {
     @Override
     public Void filledPath(FilledPath p) {
       PreparedFilledPath path = new PreparedFilledPath(p, prepared.paths().get(p.path()));
-      faded(name, p, () -> body.append(new FilledPathSvg(path, scene).write()));
+      SmilAttribute none = new SmilAttribute(scene);
+      Runnable shape =
+          ink.isPlain()
+              ? () -> body.append(new FilledPathSvg(path, scene).write())
+              : () ->
+                  body.append(
+                      ink.shape(
+                          "", 1, 1, (a, style) -> none.path(path.path(), a + attribute(style))));
+      faded(name, p, () -> measured(t -> 1, shape));
       return null;
     }
 
@@ -306,34 +413,39 @@ public final class AnimatedSvg {
     AnimatedValue rotation = l.lettering().movable(Channel.ROTATION);
     AnimatedValue opacity = l.lettering().movable(Channel.OPACITY);
     boolean turned = l.seats().path().moves() || rotation.stagger() != null;
-    boolean faded = l.fadesByLetter();
     String turn = turned ? "" : turn(name, rotation, l.centre(l.values(0)), animations);
-    String fade = faded ? "" : fade(name, opacity, animations);
-    int fill = (int) l.values(0).get(Channel.FILL);
-    StringBuilder letters = new StringBuilder();
-    List<RowLayout> rows = l.rows(l.values(0));
-    boolean driven = DrivenLetters.canExpressInCss(l);
-    SampledLetters sampled = driven ? null : new SampledLetters(l, scene, motions, turned, faded);
-    for (int i = 0; i < rows.size() && l.lettering().letterEffects().trail() != null; i++) {
-      letters.append(new TrailFrames(l, scene, motions, i, turned).path());
-    }
-    for (int i = 0; i < rows.size(); i++) {
-      String group = name + "-r" + i;
-      letters.append("<g class=\"" + group + "\">\n");
-      if (driven) {
-        DrivenLetters d = new DrivenLetters(l, rows.get(i), scene, motion, name, group);
-        if (i == 0) {
-          d.drive(style, animations);
-        }
-        d.write(style, letters);
-      } else {
-        sampled.write(i, letters);
-      }
-      letters.append("</g>\n");
-    }
+    String fade = l.fadesByLetter() ? "" : fade(name, opacity, animations);
+    LetteringSvg svg = new LetteringSvg(l, scene, motion, motions, name, turned, style, animations);
+    String letters = ink.isPlain() ? svg.write(outlines) : svg.write(ink, unit);
     animate(name, animations);
-    body.append("<g class=\"" + name + "\" fill=\"" + colour(fill) + "\"" + style(turn, fade));
-    body.append(">\n").append(letters).append("</g>\n");
+    String fill = colour((int) l.values(0).get(Channel.FILL));
+    body.append("<g class=\"" + name + "\"" + (ink.isPlain() ? " fill=\"" + fill + "\"" : ""));
+    body.append(style(turn, fade) + ">\n").append(letters).append("</g>\n");
+  }
+
+  /** How many px round an item one of its own is. */
+  private static double scale(Transformed item, double time) {
+    Affine map = Place.map(item, time);
+    return Math.hypot(map.a(), map.b());
+  }
+
+  /** Has lines on what is written be of the width that they have round it. */
+  private void measured(DoubleUnaryOperator own, Runnable contents) {
+    DoubleUnaryOperator round = unit;
+    String measure = ink.measured(t -> round.applyAsDouble(t) * own.applyAsDouble(t));
+    body.append(measure.isEmpty() ? "" : "<g" + measure + ">\n");
+    contents.run();
+    body.append(measure.isEmpty() ? "" : "</g>\n");
+  }
+
+  private void rectangle(DoubleFunction<Rect> box) {
+    DoubleFunction<Rect> there = t -> box.apply(t).isEmpty() ? new Rect(0, 0, 0, 0) : box.apply(t);
+    SmilAttribute rect = SmilAttribute.rectangle(scene, 0.05, there);
+    body.append(ink.shape("", 1, 1, (a, style) -> rect.element("rect", a + attribute(style), "")));
+  }
+
+  private static String attribute(String style) {
+    return style.isEmpty() ? "" : " style=\"" + style + "\"";
   }
 
   private void placed(String name, Transformed p, Runnable contents) {
@@ -356,7 +468,14 @@ public final class AnimatedSvg {
   }
 
   private void part(Drawing.Part part) {
-    body.append("<path fill=\"" + colour(part.fill()) + "\" d=\"" + part.data() + "\"/>\n");
+    String fill = ink.isPlain() ? " fill=\"" + colour(part.fill()) + "\"" : "";
+    double ratio = SampledLetters.ratio(ink, SvgPath.parse(part.data()).subPaths());
+    body.append(
+        ink.shape(
+            "",
+            1,
+            ratio,
+            (a, more) -> "<path" + fill + a + attribute(more) + " d=\"" + part.data() + "\"/>\n"));
   }
 
   /** Where it stands: each of its values in a function of its own, so that each can move. */

@@ -27,12 +27,7 @@ final class ColourFieldSvg {
    * @param name of the gradient, if there is one
    */
   String write(String name) {
-    SmilAttribute box =
-        new SmilAttribute(scene)
-            .number("x", TOLERANCE, t -> prepared.box(t).left())
-            .number("y", TOLERANCE, t -> prepared.box(t).top())
-            .number("width", TOLERANCE, t -> prepared.box(t).width())
-            .number("height", TOLERANCE, t -> prepared.box(t).height());
+    SmilAttribute box = SmilAttribute.rectangle(scene, TOLERANCE, prepared::box);
     if (field.fill().kind() == Gradient.Kind.PLAIN) {
       return box.colour("fill", prepared::colour).element("rect", "");
     }

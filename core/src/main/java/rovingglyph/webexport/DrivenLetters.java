@@ -16,6 +16,7 @@ import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
+import rovingglyph.type.Outline;
 
 /**
  * Letters that all follow the same few animated numbers. The distance of a letter is linear in the
@@ -148,18 +149,22 @@ final class DrivenLetters {
     }
   }
 
-  void write(StringBuilder style, StringBuilder letters) {
+  /** The rule that all letters of the row share, once for all that is written of them. */
+  void share(StringBuilder style) {
     boolean turns = lettering.seat().orientation() == Seat.Orientation.TURN;
     style
         .append('.' + group + ">g{offset-path:path(\"")
         .append(track())
         .append("\");offset-anchor:0 0;offset-rotate:" + (turns ? "auto" : "0deg") + "}\n");
+  }
+
+  void write(StringBuilder letters, Ink ink) {
     for (Placement p : row.place()) {
-      letter(letters, p);
+      letter(letters, p, ink);
     }
   }
 
-  private void letter(StringBuilder out, Placement p) {
+  private void letter(StringBuilder out, Placement p, Ink ink) {
     Letter letter = row.letters().get(p.letter());
     List<Cluster.Glyph> inked =
         letter.cluster().glyphs().stream().filter(g -> !outline(letter, g).isEmpty()).toList();
@@ -168,7 +173,7 @@ final class DrivenLetters {
     }
     String distance = distance(p);
     out.append("<g");
-    if (letter.fill() != null) {
+    if (letter.fill() != null && ink.isPlain()) {
       out.append(" fill=\"").append(AnimatedSvg.colour(letter.fill())).append('"');
     }
     out.append(" style=\"offset-distance:").append(place(distance));
@@ -185,11 +190,21 @@ final class DrivenLetters {
     out.append(" scale(calc(" + across + ")");
     out.append(up.equals(across) ? ")\">" : ",calc(" + up + "))\">");
     for (Cluster.Glyph g : inked) {
-      out.append("<path transform=\"translate(");
-      out.append(number(g.dx() + p.back()) + " " + number(g.dy()));
-      out.append(")\" d=\"" + outline(letter, g) + "\"/>");
+      String by = number(g.dx() + p.back()) + " " + number(g.dy());
+      Outline outline = letter.run().outlines().get(g.outline());
+      out.append(
+          ink.shape(
+              " transform=\"translate(" + by + ")\"",
+              1,
+              SampledLetters.ratio(ink, outline.subPaths()),
+              (attributes, more) ->
+                  "<path" + attributes + more(more) + " d=\"" + outline.data() + "\"/>"));
     }
     out.append("</g>\n");
+  }
+
+  private static String more(String style) {
+    return style.isEmpty() ? "" : " style=\"" + style + "\"";
   }
 
   private static String outline(Letter letter, Cluster.Glyph g) {

@@ -33,6 +33,6 @@ final class FilledPathSvg {
           .fixed("stroke-linejoin", "round")
           .fixed("stroke-linecap", Spelling.of(item.cap()));
     }
-    return out.path(prepared.path());
+    return out.path(prepared.path(), "");
   }
 }

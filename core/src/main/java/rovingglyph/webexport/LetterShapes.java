@@ -3,6 +3,7 @@ package rovingglyph.webexport;
 import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Arc;
+import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Cubic;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Quadratic;
@@ -59,6 +60,48 @@ final class LetterShapes {
       out.add(p.x());
       out.add(p.y());
     }
+  }
+
+  /** Of the length of all contours, with the lines that close them, to that of the longest. */
+  static double ratio(double[] numbers) {
+    double all = 0;
+    double longest = 0;
+    Point start = null;
+    Point at = null;
+    double length = 0;
+    for (int i = 0; i <= numbers.length; ) {
+      double command = i < numbers.length ? numbers[i] : MOVE;
+      if (command == MOVE) {
+        length += start == null ? 0 : at.distance(start);
+        all += length;
+        longest = Math.max(longest, length);
+        length = 0;
+      }
+      if (i == numbers.length) {
+        break;
+      }
+      int points = command == CUBIC ? 3 : command == QUADRATIC ? 2 : 1;
+      Point[] p = new Point[points];
+      for (int k = 0; k < points; k++) {
+        p[k] = new Point(numbers[i + 1 + 2 * k], numbers[i + 2 + 2 * k]);
+      }
+      i += 1 + 2 * points;
+      if (command == MOVE) {
+        start = p[0];
+      } else if (command == QUADRATIC) {
+        length += length(new Quadratic(at, p[0], p[1]));
+      } else if (command == CUBIC) {
+        length += length(new Cubic(at, p[0], p[1], p[2]));
+      } else {
+        length += at.distance(p[0]);
+      }
+      at = p[points - 1];
+    }
+    return longest > 0 ? all / longest : 1;
+  }
+
+  private static double length(Segment s) {
+    return new Contour(List.of(s), false).length();
   }
 
   /** The greatest difference of a coordinate; infinite for outlines that are not made alike. */

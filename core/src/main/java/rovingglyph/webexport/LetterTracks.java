@@ -1,12 +1,14 @@
 package rovingglyph.webexport;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
+import rovingglyph.scene.Channel;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 import rovingglyph.seat.Placement;
@@ -22,6 +24,15 @@ final class LetterTracks {
   private static final int PLACE = 0;
   private static final int LOOKS = 1;
   private static final int SHAPE = 2;
+
+  /** Which letters are seen, at every time. */
+  enum Seen {
+    ALL,
+    /** Those that are seen through. */
+    FADING,
+    /** Those that are not. */
+    WHOLE
+  }
 
   /** Rows that are kept for further letters: each holds a measured track where its path moves. */
   private static final int MOST_KNOWN = 12_000;
@@ -49,6 +60,10 @@ final class LetterTracks {
         }
       };
 
+  /** What was asked for before, by kind and letter. */
+  private final Map<Integer, Track> asked = new HashMap<>();
+
+  private Seen seen = Seen.ALL;
   private Rect reach = Rect.EMPTY;
   private double largest = 1;
 
@@ -96,17 +111,31 @@ final class LetterTracks {
    * and across, and em from the middle to the cluster's origin; all 0 for a bent letter.
    */
   Track place(int i) {
-    return track(i, PLACE);
+    return asked.computeIfAbsent(i, k -> track(k, PLACE));
   }
 
-  /** Opacity, red, green and blue, each 0 to 1. */
-  Track look(int i) {
+  /**
+   * Opacity, red, green and blue, each 0 to 1.
+   *
+   * @param which letters are seen; of the others the opacity is 0
+   */
+  Track look(int i, Seen which) {
+    seen = which;
     return track(i, LOOKS);
+  }
+
+  /** A value of its own of a letter at a time; 0 where it is not there. */
+  double value(int i, Channel c, double time) {
+    int row = rowOf(i);
+    List<RowLayout> rows = rows(time);
+    int k = i - starts[row];
+    boolean there = row < rows.size() && k < rows.get(row).letters().size();
+    return there ? rows.get(row).value(c, k) : 0;
   }
 
   /** The numbers of {@link LetterShapes}; none for a letter whose outline stays as it is. */
   Track shape(int i) {
-    return track(i, SHAPE);
+    return asked.computeIfAbsent(-1 - i, k -> track(i, SHAPE));
   }
 
   /** Finds how many letters there are at most, which ones, and how far they reach. */
@@ -204,6 +233,10 @@ final class LetterTracks {
 
   private double[] look(Placement p) {
     double alpha = !p.visible() ? 0 : faded ? p.alpha() : 1;
+    boolean whole = PreparedLettering.isWhole(alpha);
+    if (seen == Seen.FADING ? whole : seen == Seen.WHOLE && !whole) {
+      alpha = 0;
+    }
     int rgb = p.fill();
     return new double[] {
       alpha, (rgb >> 16 & 255) / 255.0, (rgb >> 8 & 255) / 255.0, (rgb & 255) / 255.0

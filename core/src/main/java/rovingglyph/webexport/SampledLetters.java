@@ -6,10 +6,12 @@ import java.util.List;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.SubPath;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Scene;
 import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
+import rovingglyph.type.Outline;
 
 /**
  * Letters whose place, look and shape are written as CSS keyframes at times of their own, between
@@ -43,8 +45,13 @@ final class SampledLetters {
     this.bent = tracks.bent();
   }
 
-  /** Writes one row. */
-  void write(int row, StringBuilder out) {
+  /**
+   * Writes one row.
+   *
+   * @param inks that each letter is written in, one over the other
+   * @param seen which letters are seen, at every time
+   */
+  void write(int row, StringBuilder out, List<RowInk> inks, LetterTracks.Seen seen) {
     if (row >= tracks.rowCount()) {
       return;
     }
@@ -56,14 +63,23 @@ final class SampledLetters {
     }
     for (int i = tracks.start(row); i < tracks.start(row + 1); i++) {
       if (tracks.letter(i) != null) {
-        write(out, i, tracks.start(row + 1) - tracks.start(row));
+        write(out, i, tracks.start(row + 1) - tracks.start(row), inks, seen);
       }
     }
     out.append(apart ? "</g>\n" : "");
   }
 
-  private void write(StringBuilder out, int i, int many) {
-    Track looks = tracks.look(i);
+  /**
+   * An ink for a row of letters.
+   *
+   * @param attributes of two groups in each letter for what is in it; null for none
+   */
+  record RowInk(Ink ink, String attributes) {}
+
+  private void write(
+      StringBuilder out, int i, int many, List<RowInk> inks, LetterTracks.Seen seen) {
+    boolean plain = inks.stream().anyMatch(k -> k.ink.isPlain());
+    Track looks = tracks.look(i, seen);
     Track place = tracks.place(i);
     Track shape = tracks.shape(i);
     List<String> animations = new ArrayList<>();
@@ -74,10 +90,11 @@ final class SampledLetters {
         return;
       }
       if (s[0] < 1) {
-        declarations.add(look(s));
+        declarations.add(look(s, plain));
       }
     } else {
-      animations.add(motions.animation(family("look", many), looks, TOLERANCE, this::look));
+      String family = family("look" + seen + plain, many);
+      animations.add(motions.animation(family, looks, TOLERANCE, s -> look(s, plain)));
     }
     double[] first = place.states()[0];
     boolean oneSize = same(place, 3, 1e-4) && same(place, 4, 1e-4);
@@ -93,25 +110,40 @@ final class SampledLetters {
               TOLERANCE,
               s -> place(s, oneSize, oneBack)));
     }
-    if (!animations.isEmpty()) {
-      declarations.add("animation:" + String.join(",", animations));
+    Ink only = inks.size() == 1 ? inks.get(0).ink : Ink.PLAIN;
+    if (only.hasLetters()) {
+      drawn(only, i, declarations, animations);
     }
     declarations.removeIf(String::isEmpty);
     Letter letter = tracks.letter(i);
     out.append("<g");
-    if (letter.fill() != null) {
+    if (letter.fill() != null && plain) {
       out.append(" fill=\"").append(AnimatedSvg.colour(letter.fill())).append('"');
     }
-    out.append(declarations.isEmpty() ? "" : " style=\"" + String.join(";", declarations) + "\"");
-    out.append('>');
+    out.append(Ink.style(declarations, animations)).append('>');
     double back = oneBack ? first[5] : 0;
     double[] size = oneSize ? first : new double[] {0, 0, 0, 1, 1};
-    if (shape.states()[0].length > 0 || !shape.still(TOLERANCE / 2)) {
-      shaped(out, shape, size, back, letter);
-    } else {
-      glyphs(out, letter, oneSize ? scale(size[3], size[4]) : "", back);
+    for (RowInk k : inks) {
+      out.append(k.attributes == null ? "" : "<g" + k.attributes + ">");
+      if (k.attributes != null && k.ink.hasLetters()) {
+        List<String> own = new ArrayList<>();
+        List<String> moving = new ArrayList<>();
+        drawn(k.ink, i, own, moving);
+        out.append("<g").append(Ink.style(own, moving)).append('>');
+      }
+      if (shape.states()[0].length > 0 || !shape.still(TOLERANCE / 2)) {
+        shaped(out, k.ink, shape, size, back, letter);
+      } else {
+        glyphs(out, k.ink, letter, oneSize ? scale(size[3], size[4]) : "", back);
+      }
+      out.append(k.attributes != null && k.ink.hasLetters() ? "</g>" : "");
+      out.append(k.attributes == null ? "" : "</g></g>");
     }
     out.append("</g>\n");
+  }
+
+  private void drawn(Ink ink, int i, List<String> declarations, List<String> animations) {
+    ink.drawn(t -> tracks.value(i, ink.drawn(), t) / 100, declarations, animations);
   }
 
   private static boolean same(Track track, int number, double tolerance) {
@@ -152,9 +184,9 @@ final class SampledLetters {
     return "scale(" + x + (x.equals(y) ? ")" : "," + y + ")");
   }
 
-  private String look(double[] s) {
+  private String look(double[] s, boolean coloured) {
     StringBuilder out = new StringBuilder("opacity:").append(text(s[0], 3));
-    if (prepared.lettering().movable(Channel.FILL).moves()) {
+    if (coloured && prepared.lettering().movable(Channel.FILL).moves()) {
       int rgb = 0;
       for (int k = 1; k <= 3; k++) {
         rgb = rgb << 8 | (int) Math.round(Math.min(Math.max(s[k], 0), 1) * 255);
@@ -164,9 +196,10 @@ final class SampledLetters {
     return out.toString();
   }
 
-  private static void glyphs(StringBuilder out, Letter letter, String scale, double back) {
+  private static void glyphs(StringBuilder out, Ink ink, Letter letter, String scale, double back) {
     for (Cluster.Glyph g : letter.cluster().glyphs()) {
-      String d = letter.run().outlines().get(g.outline()).data();
+      Outline outline = letter.run().outlines().get(g.outline());
+      String d = outline.data();
       if (d.isEmpty()) {
         continue;
       }
@@ -174,29 +207,49 @@ final class SampledLetters {
       boolean off = x != 0 || g.dy() != 0;
       String by = off ? "translate(" + text(x, 5) + " " + text(g.dy(), 5) + ")" : "";
       String map = scale + (scale.isEmpty() || by.isEmpty() ? "" : " ") + by;
-      out.append("<path");
-      out.append(map.isEmpty() ? "" : " transform=\"" + map.replace(",", " ") + "\"");
-      out.append(" d=\"").append(d).append("\"/>");
+      String place = map.isEmpty() ? "" : " transform=\"" + map.replace(",", " ") + "\"";
+      out.append(path(ink, place, 1, ratio(ink, outline.subPaths()), d, ""));
     }
   }
 
+  /** A path with this data, and an animation of it. */
+  private static String path(
+      Ink ink, String place, double units, double ratio, String d, String animation) {
+    return ink.shape(
+        place,
+        units,
+        ratio,
+        (attributes, style) -> {
+          String both = style + (style.isEmpty() || animation.isEmpty() ? "" : ";") + animation;
+          String styled = both.isEmpty() ? "" : " style=\"" + both + "\"";
+          return "<path" + attributes + " d=\"" + d + "\"" + styled + "/>";
+        });
+  }
+
+  /** Of the length of all contours to that of the longest, where it is of any use. */
+  static double ratio(Ink ink, List<SubPath> subPaths) {
+    return ink.isDrawn() ? LetterShapes.ratio(LetterShapes.numbers(subPaths)) : 1;
+  }
+
   /** An outline that changes; where a browser does not know how, it stands still half way. */
-  private void shaped(StringBuilder out, Track shape, double[] size, double back, Letter letter) {
+  private void shaped(
+      StringBuilder out, Ink ink, Track shape, double[] size, double back, Letter letter) {
     // Whole units are a fortieth of a px.
     double units = bent ? 40 : Math.ceil(tracks.largest()) * 40;
     double[] middle = shape.states()[shape.states().length / 2];
-    out.append("<path transform=\"");
-    out.append(bent ? "scale(" + text(1 / units, 6) + ")" : scaled(size, units, back)).append('"');
-    out.append(" d=\"").append(LetterShapes.data(middle, units)).append('"');
+    String map = bent ? "scale(" + text(1 / units, 6) + ")" : scaled(size, units, back);
+    String play = "";
     if (!shape.still(TOLERANCE / 4)) {
       // Of two sorts of glyph no shape is that of the other.
       String family = "shape of " + letter.cluster().text() + " in " + text(units, 3);
-      String play =
-          motions.animation(
-              family, shape, TOLERANCE, s -> "d:path(\"" + LetterShapes.data(s, units) + "\")");
-      out.append(" style=\"animation:").append(play).append('"');
+      play =
+          "animation:"
+              + motions.animation(
+                  family, shape, TOLERANCE, s -> "d:path(\"" + LetterShapes.data(s, units) + "\")");
     }
-    out.append("/>");
+    double ratio = ink.isDrawn() ? LetterShapes.ratio(middle) : 1;
+    String place = " transform=\"" + map + "\"";
+    out.append(path(ink, place, units, ratio, LetterShapes.data(middle, units), play));
   }
 
   private static String scaled(double[] size, double units, double back) {

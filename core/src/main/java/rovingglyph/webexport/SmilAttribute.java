@@ -2,11 +2,13 @@ package rovingglyph.webexport;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import rovingglyph.frame.PreparedPath;
 import rovingglyph.geometry.Decimal;
+import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Scene;
 
 /** An attribute that goes with the time: written as it is while still, else animated (SMIL). */
@@ -85,14 +87,36 @@ final class SmilAttribute {
     return this;
   }
 
-  /** The contour of a path with these attributes. */
-  String path(PreparedPath path) {
+  /**
+   * The contour of a path with these attributes.
+   *
+   * @param more attributes
+   */
+  String path(PreparedPath path, String more) {
     return SmilShapes.contour(
-        "<path" + attributes, path.moves(), path::at, animations.toString(), scene);
+        "<path" + attributes + more, path.moves(), path::at, animations.toString(), scene);
   }
 
   /** An element with these attributes and what is in it. */
   String element(String name, String contents) {
-    return "<" + name + attributes + ">" + animations + contents + "</" + name + ">\n";
+    return element(name, "", contents);
+  }
+
+  /**
+   * The same.
+   *
+   * @param more attributes
+   */
+  String element(String name, String more, String contents) {
+    return "<" + name + attributes + more + ">" + animations + contents + "</" + name + ">\n";
+  }
+
+  /** The attributes of a rectangle that goes with the time. */
+  static SmilAttribute rectangle(Scene scene, double tolerance, DoubleFunction<Rect> box) {
+    return new SmilAttribute(scene)
+        .number("x", tolerance, t -> box.apply(t).left())
+        .number("y", tolerance, t -> box.apply(t).top())
+        .number("width", tolerance, t -> Math.max(0, box.apply(t).width()))
+        .number("height", tolerance, t -> Math.max(0, box.apply(t).height()));
   }
 }

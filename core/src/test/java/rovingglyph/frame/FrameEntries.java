@@ -11,7 +11,7 @@ public final class FrameEntries implements FrameSink {
   /**
    * An entry.
    *
-   * @param maps of the outlines that it names
+   * @param maps of the outlines that it names; of a line its one map
    * @param points of the steps that it has of its own
    * @param line width, cap and dashes of a line; otherwise empty
    */
@@ -63,10 +63,21 @@ public final class FrameEntries implements FrameSink {
   }
 
   @Override
-  public void stroke(FramePaint paint, double width, int cap, double[] dash) {
-    List<Double> line = new ArrayList<>(List.of(width, (double) cap));
-    Arrays.stream(dash).forEach(line::add);
+  public void stroke(FramePaint paint, LineStyle style, Affine map) {
+    List<Double> line = new ArrayList<>(List.of(style.width(), (double) style.cap()));
+    Arrays.stream(style.dash()).forEach(line::add);
+    maps = new ArrayList<>(List.of(map));
     add(Op.STROKE, paint, line, null);
+  }
+
+  @Override
+  public void clip() {
+    add(Op.CLIP, null, List.of(), null);
+  }
+
+  @Override
+  public void unclip() {
+    add(Op.UNCLIP, null, List.of(), null);
   }
 
   @Override

@@ -65,7 +65,8 @@ class ShadowsTest {
     Scene s = edited(plain, "{'op':'addEffect','items':['it'],'kind':'" + word + "','effect':'a'}");
     String json = SceneCodec.write(s);
     assertThat(frame(json, 1)).hasSizeGreaterThan(frame(SceneCodec.write(plain), 1).size());
-    assertThat(AnimatedSvg.write(TestScenes.prepare(json))).contains("filter");
+    assertThat(AnimatedSvg.write(TestScenes.prepare(json)))
+        .contains(effect == Effect.Kind.OUTLINE ? "stroke=" : "filter");
     Scene off = edited(s, "{'op':'switchEffect','item':'it','effect':'a'}");
     assertThat(TestScenes.prepare(SceneCodec.write(off)).at(1).numbers())
         .containsExactly(TestScenes.prepare(SceneCodec.write(plain)).at(1).numbers());
@@ -81,13 +82,14 @@ class ShadowsTest {
           colour
               ? MOVING.formatted("\"#102030\"", "\"#F0E0D0\"")
               : MOVING.formatted(
-                  p.start() + (p.max() - p.start()) * 0.001,
+                  p.start() == p.max() ? p.max() / 3 : p.start() + (p.max() - p.start()) * 0.001,
                   Math.min(p.max(), p.start() + Math.max(p.start(), 5)));
       String more = ",\"" + p.name() + "\":" + moving;
       // A ground that does not lie below the item throws nothing.
       String ground = p.name().startsWith("ground") ? "" : ",\"groundX\":500,\"groundY\":500";
+      String gaps = p == Effect.DASH ? ",\"gap\":5" : "";
       String document =
-          document(kind, effect(Spelling.of(effect), more + (effect == CAST ? ground : "")));
+          document(kind, effect(Spelling.of(effect), more + (effect == CAST ? ground : gaps)));
       assertThat(TestScenes.prepare(document).at(0).numbers())
           .as(p.name())
           .isNotEqualTo(TestScenes.prepare(document).at(1.3).numbers());

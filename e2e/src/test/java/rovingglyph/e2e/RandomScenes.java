@@ -277,6 +277,10 @@ final class RandomScenes {
       case "farEnd" -> value(40, 200);
       case "throw" -> value(20, 120);
       case "strength" -> value(50, 400);
+      case "width" -> value(1, random.nextInt(3) == 0 ? 20 : 5);
+      case "drawn" -> random.nextBoolean() ? "100" : value(20, 100);
+      case "dash" -> value(2, 20);
+      case "gap" -> random.nextBoolean() ? "0" : value(3, 12);
       default -> value(p.min(), p.max());
     };
   }

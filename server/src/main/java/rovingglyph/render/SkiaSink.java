@@ -24,6 +24,7 @@ import java.util.List;
 import rovingglyph.frame.FramePaint;
 import rovingglyph.frame.FrameSink;
 import rovingglyph.frame.LayerEffects;
+import rovingglyph.frame.LineStyle;
 import rovingglyph.frame.PathStep;
 import rovingglyph.geometry.Affine;
 
@@ -31,6 +32,10 @@ import rovingglyph.geometry.Affine;
 final class SkiaSink implements FrameSink, AutoCloseable {
   private static final PaintStrokeCap[] CAPS = {
     PaintStrokeCap.BUTT, PaintStrokeCap.ROUND, PaintStrokeCap.SQUARE
+  };
+
+  private static final PaintStrokeJoin[] JOINS = {
+    PaintStrokeJoin.ROUND, PaintStrokeJoin.MITER, PaintStrokeJoin.BEVEL
   };
 
   private final List<Path> outlines;
@@ -137,13 +142,31 @@ final class SkiaSink implements FrameSink, AutoCloseable {
   }
 
   @Override
-  public void stroke(FramePaint p, double width, int cap, double[] dash) {
+  public void stroke(FramePaint p, LineStyle line, Affine map) {
+    float[] dash = floats(line.dash());
     try (Paint paint = paint(p);
-        PathEffect dashes = dash.length == 0 ? null : PathEffect.makeDash(floats(dash), 0)) {
-      paint.setMode(PaintMode.STROKE).setStrokeWidth((float) width);
-      paint.setStrokeCap(CAPS[cap]).setStrokeJoin(PaintStrokeJoin.ROUND).setPathEffect(dashes);
+        PathEffect dashes = dash.length == 0 ? null : PathEffect.makeDash(dash, 0)) {
+      paint.setMode(PaintMode.STROKE).setStrokeWidth((float) line.width());
+      paint.setStrokeCap(CAPS[line.cap()]).setStrokeJoin(JOINS[line.join()]);
+      paint.setStrokeMiter((float) LineStyle.MITER_LIMIT).setPathEffect(dashes);
+      int saved = top.canvas.save();
+      top.canvas.concat(matrix(map));
       draw(paint);
+      top.canvas.restoreToCount(saved);
     }
+  }
+
+  @Override
+  public void clip() {
+    top.canvas.save();
+    try (Path path = area.detach()) {
+      top.canvas.clipPath(path, true);
+    }
+  }
+
+  @Override
+  public void unclip() {
+    top.canvas.restore();
   }
 
   /** Draws the steps so far and forgets them. */

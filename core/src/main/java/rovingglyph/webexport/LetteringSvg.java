@@ -1,0 +1,144 @@
+package rovingglyph.webexport;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+import rovingglyph.frame.PreparedLettering;
+import rovingglyph.scene.Scene;
+import rovingglyph.scene.Seat;
+import rovingglyph.seat.RowLayout;
+
+/**
+ * The letters of a lettering, with the line under them and its outlines. Where their motion can be
+ * said in CSS they are driven by a few numbers; otherwise each has its own motions.
+ */
+final class LetteringSvg {
+  private final PreparedLettering prepared;
+  private final Scene scene;
+  private final SharedMotions motions;
+  private final String name;
+  private final boolean turned;
+  private final List<RowLayout> rows;
+  private final List<DrivenLetters> driven = new ArrayList<>();
+  private final SampledLetters sampled;
+  private final StringBuilder out = new StringBuilder();
+
+  /**
+   * @param turned whether the rotation is part of every letter's place
+   * @param style to which rules are added
+   * @param animations to which those of the group round all of it are added
+   */
+  LetteringSvg(
+      PreparedLettering prepared,
+      Scene scene,
+      CssMotion motion,
+      SharedMotions motions,
+      String name,
+      boolean turned,
+      StringBuilder style,
+      List<String> animations) {
+    this.prepared = prepared;
+    this.scene = scene;
+    this.motions = motions;
+    this.name = name;
+    this.turned = turned;
+    this.rows = prepared.rows(prepared.values(0));
+    if (DrivenLetters.canExpressInCss(prepared)) {
+      for (int i = 0; i < rows.size(); i++) {
+        DrivenLetters d =
+            new DrivenLetters(prepared, rows.get(i), scene, motion, name, name + "-r" + i);
+        if (i == 0) {
+          d.drive(style, animations);
+        }
+        d.share(style);
+        driven.add(d);
+      }
+      this.sampled = null;
+    } else {
+      boolean faded = prepared.fadesByLetter();
+      this.sampled = new SampledLetters(prepared, scene, motions, turned, faded);
+    }
+  }
+
+  /** All of it as it is. */
+  String write(List<Ink> outlines) {
+    for (int i = 0; i < rows.size() && prepared.lettering().letterEffects().trail() != null; i++) {
+      out.append(new TrailFrames(prepared, scene, motions, i, turned).path());
+    }
+    List<Ink> beneath = new ArrayList<>(outlines.stream().filter(Ink::isBeneath).toList());
+    Collections.reverse(beneath);
+    List<Ink> over = outlines.stream().filter(k -> !k.isBeneath()).toList();
+    LetterTracks.Seen seen = LetterTracks.Seen.ALL;
+    if (!outlines.isEmpty() && prepared.fadesByLetter()) {
+      // A letter that fades is one with its outlines. All others lie over the outlines of all.
+      List<Ink> inks = new ArrayList<>(beneath);
+      inks.add(Ink.PLAIN);
+      inks.addAll(over);
+      rows(inks, LetterTracks.Seen.FADING);
+      seen = LetterTracks.Seen.WHOLE;
+    }
+    for (Ink ink : beneath) {
+      pass(ink, seen);
+    }
+    rows(List.of(Ink.PLAIN), seen);
+    for (Ink ink : over) {
+      pass(ink, seen);
+    }
+    return out.toString();
+  }
+
+  /**
+   * Its letters in another ink.
+   *
+   * @param unit px of one round it, in which lines are measured
+   */
+  String write(Ink ink, DoubleUnaryOperator unit) {
+    rows(List.of(ink), LetterTracks.Seen.ALL, unit);
+    return out.toString();
+  }
+
+  private void pass(Ink ink, LetterTracks.Seen seen) {
+    out.append("<g").append(ink.attributes()).append(">\n");
+    rows(List.of(ink), seen);
+    out.append("</g>\n");
+  }
+
+  private void rows(List<Ink> inks, LetterTracks.Seen seen) {
+    rows(inks, seen, t -> 1);
+  }
+
+  private void rows(List<Ink> inks, LetterTracks.Seen seen, DoubleUnaryOperator unit) {
+    for (int i = 0; i < rows.size(); i++) {
+      int row = i;
+      DoubleUnaryOperator em = t -> unit.applyAsDouble(t) * size(row, t);
+      boolean only = inks.size() == 1;
+      String measured = only ? inks.get(0).measured(em) : "";
+      out.append("<g class=\"" + name + "-r" + i + "\"" + measured + ">\n");
+      if (sampled == null) {
+        driven.get(i).write(out, inks.get(0));
+      } else {
+        List<SampledLetters.RowInk> all =
+            inks.stream()
+                .map(k -> new SampledLetters.RowInk(k, only ? null : inLetters(k, em)))
+                .toList();
+        sampled.write(i, out, all, seen);
+      }
+      out.append("</g>\n");
+    }
+  }
+
+  /** Attributes of a group in each letter; the shapes in it are measured by another one. */
+  private static String inLetters(Ink ink, DoubleUnaryOperator em) {
+    return ink.isPlain() ? null : ink.attributes() + "><g" + ink.measured(em);
+  }
+
+  /** Px of an em of a row, or of a px where letters are bent. */
+  private double size(int row, double time) {
+    if (prepared.lettering().seat().method() == Seat.GlyphMethod.BENT) {
+      return 1;
+    }
+    List<RowLayout> now = prepared.rows(prepared.values(time));
+    return row < now.size() ? now.get(row).size() : 1;
+  }
+}

@@ -252,6 +252,8 @@ interface ChannelInfo {
   min: number;
   max: number;
   colour: boolean;
+  lags: boolean;
+  follows: boolean;
 }
 
 const channels = new Map<Channel, ChannelInfo>();
@@ -280,6 +282,16 @@ export function labelOf(channel: Channel): string {
 /** Whether the numbers of a value are colours, 0xRRGGBB. */
 export function isColour(channel: Channel): boolean {
   return channelOf(channel).colour;
+}
+
+/** Whether the letters of a lettering may have a value one after the other. */
+export function mayLag(channel: Channel): boolean {
+  return channelOf(channel).lags;
+}
+
+/** Whether a value of a lettering may follow that of another one. */
+export function mayFollow(channel: Channel): boolean {
+  return channelOf(channel).follows;
 }
 
 export function unitOf(channel: Channel): string {

@@ -16,12 +16,12 @@ import {
 import { addColourField } from '../state/itemActions';
 import { Check } from '../ui/Check';
 import { ColourField } from '../ui/ColourField';
-import { MovableColour } from '../ui/MovableColour';
 import { MovableField } from '../ui/MovableField';
 import { DrawingSection } from './dress/DrawingSection';
 import { FieldSection } from './dress/FieldSection';
 import { FilledPathSection } from './dress/FilledPathSection';
 import { FinishSection } from './dress/FinishSection';
+import { LetteringSection } from './dress/LetteringSection';
 import { MeetsSection } from './dress/MeetsSection';
 import { PictureSection } from './dress/PictureSection';
 import { ProjectPictures } from './dress/ProjectPictures';
@@ -42,13 +42,7 @@ export function DressSheet() {
   if (!doc) return null;
   return (
     <>
-      {lettering && (
-        <section className="section">
-          <h2 className="section-title">Lettering</h2>
-          <MovableColour item={lettering.id} channel="fill" label="Fill" />
-          <MovableField item={lettering.id} channel="opacity" />
-        </section>
-      )}
+      {lettering && <LetteringSection key={lettering.id} lettering={lettering} />}
       {field && <FieldSection key={field.id} field={field} />}
       {filled && <FilledPathSection key={filled.id} item={filled} />}
       {picture && <PictureSection key={picture.id} picture={picture} />}

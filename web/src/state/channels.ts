@@ -1,4 +1,4 @@
-import type { Channel, ColourField, FilledPath, SceneDoc } from '../core/document';
+import type { Channel, ColourField, FilledPath, Lettering, SceneDoc } from '../core/document';
 import { useEditor } from './editor';
 import { fieldOf, filledPathOf, letteringOf, pictureOf, placedOf } from './items';
 
@@ -26,6 +26,12 @@ export function channelsOfFilledPath(item: FilledPath): Channel[] {
 
 const OF_GRADIENT: Channel[] = ['fromX', 'fromY', 'toX', 'toY'];
 
+/** Of letters that are graded, the values of the gradient that count for something. */
+export function gradientOf({ filling, across }: Lettering): Channel[] {
+  if (filling !== 'linear' && filling !== 'radial') return [];
+  return across === 'run' || across === 'path' ? ['fromX', 'toX'] : OF_GRADIENT;
+}
+
 /** The values of a colour field that count for something, as it is filled. */
 export function channelsOfField(field: ColourField): Channel[] {
   const area = field.area === 'frame' ? ['opacity'] : [...OF_PLACED, 'width', 'height'];
@@ -43,7 +49,8 @@ export function channelsOf(doc: SceneDoc | null, id: string | null): Channel[] {
   if (lettering) {
     const axes = Object.keys(lettering.axes).map((tag) => `axis-${tag}`);
     const trail = lettering.trail ? ['trailFrom', 'trailTo'] : [];
-    return [...MAIN, ...MORE, ...SHOWN, ...trail, 'fill', ...axes, ...appearanceOf(id)];
+    const graded = gradientOf(lettering);
+    return [...MAIN, ...MORE, ...SHOWN, ...trail, 'fill', ...graded, ...axes, ...appearanceOf(id)];
   }
   const field = fieldOf(doc, id);
   if (field) return [...channelsOfField(field), ...appearanceOf(id)];

@@ -32,11 +32,11 @@ const OPTIONS: Record<string, Option> = {
   },
   'glow blendMode': { label: 'Blend', choices: MODES },
   'outline side': {
-    label: 'Where',
+    label: 'Side',
     choices: [
-      { value: 'outside', label: 'Outside' },
-      { value: 'centred', label: 'Centred' },
-      { value: 'inside', label: 'Inside' },
+      { value: 'outside', label: 'Outer' },
+      { value: 'centred', label: 'Both' },
+      { value: 'inside', label: 'Inner' },
     ],
   },
   'outline join': {

@@ -35,7 +35,7 @@ export function MotionFields(props: {
       `${item}.${charted}.${part}`,
     );
   const unit = core.unitOf(charted);
-  if (core.isColour(charted) && !lettering) return null;
+  if (core.isColour(charted) && !(lettering && core.mayLag(charted))) return null;
   const used = [m?.cruise, m?.sway, m?.stagger, m?.follow].filter(Boolean).length;
   return (
     <Fold title={`${core.labelOf(charted)} by itself`} aside={used || ''} open={used > 0}>
@@ -64,7 +64,7 @@ export function MotionFields(props: {
           {m?.sway && <SwayFields sway={m.sway} unit={unit} onChange={(s) => put('sway', s)} />}
         </>
       )}
-      {lettering && (
+      {lettering && core.mayLag(charted) && (
         <>
           <Check
             label="Letter by letter"
@@ -73,8 +73,10 @@ export function MotionFields(props: {
             onChange={(on) => put('stagger', on ? plainStagger : null)}
           />
           {m?.stagger && <StaggerFields stagger={m.stagger} onChange={(s) => put('stagger', s)} />}
-          <FollowFields lettering={lettering} channel={charted} follow={m?.follow} put={put} />
         </>
+      )}
+      {lettering && core.mayFollow(charted) && (
+        <FollowFields lettering={lettering} channel={charted} follow={m?.follow} put={put} />
       )}
     </Fold>
   );

@@ -537,6 +537,8 @@ public final class CoreBridge {
         .add("min", c.min())
         .add("max", c.max())
         .add("colour", c.kind() == Channel.Kind.COLOUR)
+        .add("lags", c.mayLag())
+        .add("follows", !c.isOfAppearance())
         .toString();
   }
 

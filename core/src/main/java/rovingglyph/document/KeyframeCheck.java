@@ -10,7 +10,6 @@ import rovingglyph.scene.Animatable;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cue;
-import rovingglyph.scene.Effect;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
@@ -45,14 +44,13 @@ final class KeyframeCheck {
               String at = path + place(mover, c);
               perFrame(scene, m.keyframes(), at, problems);
               cues(m.keyframes(), cues, at, problems);
-              boolean own = mover instanceof Lettering l && !l.appearance().contains(c);
-              boolean lags = own || (mover instanceof Lettering && Effect.isOfLetters(c));
-              if (m.stagger() != null && !lags) {
+              boolean letters = mover instanceof Lettering;
+              if (m.stagger() != null && !(letters && c.mayLag())) {
                 problems.add(
                     new Problem(
                         at + ".stagger", "only letters lag behind each other", "none here"));
               }
-              if (m.follow() != null && !own) {
+              if (m.follow() != null && !(letters && !c.isOfAppearance())) {
                 problems.add(
                     new Problem(at + ".follow", "only letterings follow letterings", "none here"));
               }

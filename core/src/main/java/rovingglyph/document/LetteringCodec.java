@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Filling;
+import rovingglyph.scene.Gradient;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
 import rovingglyph.schema.Field;
@@ -51,6 +53,24 @@ final class LetteringCodec {
               (Lettering l) -> new SeatCodec.SeatDocument(l.seat(), l.values()))
           .fallback(SeatCodec.PLAIN)
           .about("how it sits on the path");
+  private static final Field<Lettering, Filling.Kind> FILLING =
+      field("filling", Types.choice(Filling.Kind.values()), (Lettering l) -> l.filling().kind())
+          .usual(Filling.Kind.PLAIN)
+          .about(
+              "of the letters: plain in `fill`, graded by `stops` along the way from `fromX`, `fromY`"
+                  + " to `toX`, `toY`, or nothing. A radial one has its middle at the first point and"
+                  + " its rim goes through the second. Letters that a rule gives a colour keep it");
+  private static final Field<Lettering, Filling.Across> ACROSS =
+      field("across", Types.choice(Filling.Across.values()), (Lettering l) -> l.filling().across())
+          .usual(Filling.Across.LETTER)
+          .about(
+              "of what the points of a gradient are percents: of the frame, of the advance and an em"
+                  + " of each letter (from 0.8 em above its baseline), of the row of text, or of the"
+                  + " path; along the last two only `fromX` and `toX` count");
+  private static final Field<Lettering, List<Gradient.Stop>> STOPS =
+      field("stops", StopsCodec.LIST, (Lettering l) -> l.filling().stops())
+          .usual(List.of())
+          .about(StopsCodec.ABOUT);
   private static final List<Field<Lettering, AnimatedValue>> VALUES =
       AnimatedType.writing(
           List.of(Channel.SIZE, Channel.TRACKING, Channel.OPACITY, Channel.ROTATION, Channel.FILL),
@@ -61,6 +81,7 @@ final class LetteringCodec {
           .kind("lettering")
           .sharing(ItemPropertiesCodec.SHARED)
           .with(TEXT, FACE, FACE_NAME, AXES, PATH, SEAT)
+          .with(FILLING, ACROSS, STOPS)
           .with(VALUES)
           .with(TypesettingCodec.FIELDS)
           .with(LetterEffectsCodec.FIELDS)
@@ -85,8 +106,15 @@ final class LetteringCodec {
         v.get(PATH),
         seat.seat(),
         LetterEffectsCodec.of(v),
+        filling(v),
         values,
         v.rest());
+  }
+
+  private static Filling filling(Values v) {
+    Filling out = new Filling(v.get(FILLING), v.get(ACROSS), v.get(STOPS));
+    StopsCodec.check(v.fields(), out.isGraded(), out.stops());
+    return out;
   }
 
   /** Where an item's document has a value, as the end of a JSON path. */

@@ -19,6 +19,7 @@ public final class Commands {
             RecipeCommands.ALL,
             Cues.ALL,
             Letterings.ALL,
+            Fillings.ALL,
             Shown.ALL,
             Groups.ALL,
             Appearances.ALL,

@@ -14,6 +14,7 @@ import rovingglyph.motion.Timeline;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Filling;
 import rovingglyph.scene.Follow;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
@@ -83,6 +84,7 @@ final class Letterings {
             path,
             Seat.AT_START,
             LetterEffects.PLAIN,
+            Filling.PLAIN,
             startValues(Math.round(Math.min(s.width(), s.height()) * 0.1)),
             UnknownFields.NONE);
     return s.withItem(added).stacked(id);

@@ -1,6 +1,9 @@
 package rovingglyph.frame;
 
+import java.util.List;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Point;
+import rovingglyph.scene.Gradient;
 
 /**
  * What an area or a line is painted with. In a display list: the {@link Kind}, alpha, and of a
@@ -44,6 +47,32 @@ public record FramePaint(
 
   static FramePaint image(int index, Affine map, double alpha) {
     return new FramePaint(Kind.IMAGE, alpha, 0, index, map, NO_STOPS, new int[0], NO_STOPS);
+  }
+
+  /**
+   * A gradient from a point to another, or from its middle to one of its rim. One that ends where
+   * it begins is of the colour of its last stop, as in SVG.
+   *
+   * @param map of these points to the pixels round it
+   */
+  static FramePaint graded(
+      Kind kind, List<Gradient.Stop> stops, Point from, Point to, Affine map, double alpha) {
+    if (from.equals(to)) {
+      Gradient.Stop last = stops.get(stops.size() - 1);
+      return plain(last.colour(), alpha * last.opacity() / 100);
+    }
+    double dx = to.x() - from.x();
+    double dy = to.y() - from.y();
+    return new FramePaint(
+        kind,
+        alpha,
+        0,
+        -1,
+        map.times(new Affine(dx, dy, -dy, dx, from.x(), from.y())),
+        stops.stream().mapToDouble(s -> s.offset() / 100).toArray(),
+        stops.stream().mapToInt(Gradient.Stop::colour).toArray(),
+        // A canvas takes 256 opacities of a stop: all painters are given the nearest of these.
+        stops.stream().mapToDouble(s -> Math.rint(s.opacity() * 2.55) / 255).toArray());
   }
 
   /** How many numbers a paint takes in a display list. */

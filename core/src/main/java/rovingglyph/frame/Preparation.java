@@ -117,9 +117,10 @@ public final class Preparation {
     Seats seats = new Seats(l, paths.get(l.path()), text);
     GroupTransform groupTransform = new GroupTransform(scene.groupsRound(l.id()));
     Lettering paced =
-        paced(new PreparedLettering(following, text, seats, groupTransform, List.of(), null));
+        paced(
+            new PreparedLettering(following, text, seats, groupTransform, area(), List.of(), null));
     PreparedLettering raw =
-        new PreparedLettering(paced, text, seats, groupTransform, List.of(), null);
+        new PreparedLettering(paced, text, seats, groupTransform, area(), List.of(), null);
     AnimatedValue offset = paced.movable(Channel.PATH_OFFSET);
     if (offset.keyframes().stream().noneMatch(k -> k.landing() != null)) {
       letterings.put(l.id(), raw);

@@ -70,10 +70,7 @@ public record PreparedColourField(ColourField field, Rect frame) implements Prep
     return Timeline.colour(field.movable(Channel.FILL), time, Typesetting.PLAIN.mix());
   }
 
-  /**
-   * Its gradient at a time, the map being to the pixels round it. One that ends where it begins is
-   * of the colour of its last stop, as in SVG.
-   */
+  /** Its gradient at a time, the map being to the pixels round it. */
   FramePaint paint(double alpha, double time) {
     List<Gradient.Stop> stops = field.fill().stops();
     if (field.fill().kind() == Gradient.Kind.PLAIN) {
@@ -81,26 +78,11 @@ public record PreparedColourField(ColourField field, Rect frame) implements Prep
     }
     Point from = ends(Channel.FROM_X, Channel.FROM_Y, time);
     Point to = ends(Channel.TO_X, Channel.TO_Y, time);
-    if (from.equals(to)) {
-      Gradient.Stop last = stops.get(stops.size() - 1);
-      return FramePaint.plain(last.colour(), alpha * last.opacity() / 100);
-    }
-    double dx = to.x() - from.x();
-    double dy = to.y() - from.y();
     FramePaint.Kind kind =
         field.fill().kind() == Gradient.Kind.LINEAR
             ? FramePaint.Kind.LINEAR
             : FramePaint.Kind.RADIAL;
-    return new FramePaint(
-        kind,
-        alpha,
-        0,
-        -1,
-        map(time).times(new Affine(dx, dy, -dy, dx, from.x(), from.y())),
-        stops.stream().mapToDouble(s -> s.offset() / 100).toArray(),
-        stops.stream().mapToInt(Gradient.Stop::colour).toArray(),
-        // A canvas takes 256 opacities of a stop: all painters are given the nearest of these.
-        stops.stream().mapToDouble(s -> Math.rint(s.opacity() * 2.55) / 255).toArray());
+    return FramePaint.graded(kind, stops, from, to, map(time), alpha);
   }
 
   /** Where a gradient begins or ends, in the field's own pixels. */

@@ -11,9 +11,11 @@ import rovingglyph.geometry.SubPath;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Filling;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.Trail;
+import rovingglyph.seat.Letters;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
@@ -24,6 +26,7 @@ import rovingglyph.setting.SetText;
  *
  * @param lettering with its landings solved
  * @param groupTransform the groups that it stands in
+ * @param frame of the scene
  * @param unsolved indexes of path offset keyframes whose landing has no solution
  * @param known the landings found, for the next state of the lettering; null where it has none
  */
@@ -32,6 +35,7 @@ public record PreparedLettering(
     SetText text,
     Seats seats,
     GroupTransform groupTransform,
+    Rect frame,
     List<Integer> unsolved,
     KnownLandings known)
     implements PreparedItem {
@@ -39,11 +43,11 @@ public record PreparedLettering(
   private static final double ALL_OF_IT = 1 - 1e-9;
 
   PreparedLettering solved(Lettering l, List<Integer> missing) {
-    return new PreparedLettering(l, text, seats, groupTransform, missing, known);
+    return new PreparedLettering(l, text, seats, groupTransform, frame, missing, known);
   }
 
   PreparedLettering with(KnownLandings landings) {
-    return new PreparedLettering(lettering, text, seats, groupTransform, unsolved, landings);
+    return new PreparedLettering(lettering, text, seats, groupTransform, frame, unsolved, landings);
   }
 
   /** The values at a time in seconds, each within its range. */
@@ -172,6 +176,7 @@ public record PreparedLettering(
   public boolean overlaps(double time) {
     return bent()
         || lettering.letterEffects().trail() != null
+        || lettering.filling().isGraded()
         || lettering.setting().rules().stream().anyMatch(r -> r.fill() != null);
   }
 
@@ -191,7 +196,34 @@ public record PreparedLettering(
 
   @Override
   public boolean solid() {
-    return true;
+    return lettering.filling().isSolid();
+  }
+
+  /**
+   * Where the gradient that a letter is filled with begins and ends: in em from the middle of its
+   * advance, or where letters are bent in the pixels of the path.
+   *
+   * @param turned whether the rotation is in these pixels
+   */
+  public List<Point> gradient(RowLayout row, int letter, boolean turned) {
+    Placement p = turned(row, row.place(letter));
+    List<Point> ends = LetterGradient.ends(lettering.filling().across(), row, p, frame);
+    Affine map = bent() ? Letters.map(turned ? p : row.place(letter)) : Affine.IDENTITY;
+    return ends.stream().map(map::apply).toList();
+  }
+
+  private FramePaint graded(Ink i) {
+    List<Point> ends = gradient(i.row, i.place.letter(), true);
+    Affine map = bent() ? Affine.IDENTITY : Letters.map(i.place);
+    Filling f = lettering.filling();
+    FramePaint.Kind kind =
+        f.kind() == Filling.Kind.LINEAR ? FramePaint.Kind.LINEAR : FramePaint.Kind.RADIAL;
+    return FramePaint.graded(kind, f.stops(), ends.get(0), ends.get(1), map, i.alpha);
+  }
+
+  /** Whether a letter is filled as the lettering is, not as a rule says. */
+  private boolean isOwn(Ink i) {
+    return i.row.letters().get(i.place.letter()).fill() == null;
   }
 
   /**
@@ -255,20 +287,29 @@ public record PreparedLettering(
   }
 
   private void fill(Frame frame, List<Ink> all) {
+    Filling filling = lettering.filling();
     Ink last = null;
     for (Ink i : all) {
-      // Letters bent over themselves run the other way round: in one area they would cancel.
-      boolean other =
-          last == null
-              || i.row != last.row
-              || i.place.fill() != last.place.fill()
-              || i.alpha != last.alpha;
-      if (other || bent()) {
-        frame.fill(i.place.fill(), i.alpha);
+      boolean own = filling.kind() != Filling.Kind.PLAIN && isOwn(i);
+      if (own && filling.kind() == Filling.Kind.NONE) {
+        continue;
       }
-      last = i;
+      if (own) {
+        frame.fill(graded(i));
+        last = null;
+      } else {
+        // Letters bent over themselves run the other way round: in one area they would cancel.
+        if (last == null || bent() || !alike(last, i)) {
+          frame.fill(i.place.fill(), i.alpha);
+        }
+        last = i;
+      }
       ink(i.row, i.place).paint(frame);
     }
+  }
+
+  private static boolean alike(Ink a, Ink b) {
+    return a.row == b.row && a.place.fill() == b.place.fill() && a.alpha == b.alpha;
   }
 
   /** The line under a row as path data, empty where there is none; with its rotation if asked. */

@@ -197,6 +197,16 @@ public final class Channel {
     return kind;
   }
 
+  /** Whether it is of what items of any kind may have: of an effect, or of the clip. */
+  public boolean isOfAppearance() {
+    return field.startsWith(EFFECT) || this == SOFT_EDGE;
+  }
+
+  /** Whether the letters of a lettering may have it one after the other. */
+  public boolean mayLag() {
+    return !isOfAppearance() || field.endsWith("-" + Effect.DRAWN.name());
+  }
+
   /** The value brought into the allowed range. */
   public double clamp(double value) {
     return Math.min(Math.max(value, min), max);

@@ -214,7 +214,7 @@ public record Effect(
     OUTLINE(
         List.of(LINE_SIDE, LINE_JOIN),
         LINE_WIDTH,
-        COLOUR.starting(0x1F2B37),
+        COLOUR.starting(0xFFFFFF),
         OPACITY.starting(100),
         DRAWN,
         DASH,
@@ -256,11 +256,6 @@ public record Effect(
       }
     }
     return null;
-  }
-
-  /** Whether the letters of a lettering have this value each, so that it can lag behind. */
-  public static boolean isOfLetters(Channel c) {
-    return c.kind() == Channel.Kind.EFFECT && c.field().endsWith("-" + DRAWN.name());
   }
 
   /** Whether it is a picture of its own beneath the item, blended with what is below that. */

@@ -22,6 +22,7 @@ public record Lettering(
     String path,
     Seat seat,
     LetterEffects letterEffects,
+    Filling filling,
     Map<Channel, AnimatedValue> values,
     UnknownFields extras)
     implements Item {
@@ -50,10 +51,14 @@ public record Lettering(
           Channel.SWEEP_FROM,
           Channel.SWEEP_TO,
           Channel.TRAIL_FROM,
-          Channel.TRAIL_TO);
+          Channel.TRAIL_TO,
+          Channel.FROM_X,
+          Channel.FROM_Y,
+          Channel.TO_X,
+          Channel.TO_Y);
 
   private static final Set<Channel> HUNDRED =
-      Set.of(Channel.SIZE, Channel.OPACITY, Channel.REVEAL_TO, Channel.TRAIL_TO);
+      Set.of(Channel.SIZE, Channel.OPACITY, Channel.REVEAL_TO, Channel.TRAIL_TO, Channel.TO_X);
 
   /** The value of a channel that a document leaves out. */
   public static double start(Channel c) {
@@ -74,7 +79,7 @@ public record Lettering(
   @Override
   public Lettering with(ItemProperties p, Map<Channel, AnimatedValue> newValues) {
     return new Lettering(
-        p, text, face, faceName, setting, path, seat, letterEffects, newValues, extras);
+        p, text, face, faceName, setting, path, seat, letterEffects, filling, newValues, extras);
   }
 
   @Override
@@ -85,7 +90,17 @@ public record Lettering(
   /** The lettering with other values. */
   public Lettering with(Map<Channel, AnimatedValue> newValues) {
     return new Lettering(
-        properties, text, face, faceName, setting, path, seat, letterEffects, newValues, extras);
+        properties,
+        text,
+        face,
+        faceName,
+        setting,
+        path,
+        seat,
+        letterEffects,
+        filling,
+        newValues,
+        extras);
   }
 
   /** The lettering with another seat. */
@@ -95,13 +110,30 @@ public record Lettering(
 
   /** The lettering with other ways to come and go. */
   public Lettering with(LetterEffects s) {
-    return new Lettering(properties, text, face, faceName, setting, path, seat, s, values, extras);
+    return new Lettering(
+        properties, text, face, faceName, setting, path, seat, s, filling, values, extras);
+  }
+
+  /** The lettering with another filling. */
+  public Lettering with(Filling f) {
+    return new Lettering(
+        properties, text, face, faceName, setting, path, seat, letterEffects, f, values, extras);
   }
 
   /** The lettering on another path. */
   public Lettering on(String newPath, Seat newSeat) {
     return new Lettering(
-        properties, text, face, faceName, setting, newPath, newSeat, letterEffects, values, extras);
+        properties,
+        text,
+        face,
+        faceName,
+        setting,
+        newPath,
+        newSeat,
+        letterEffects,
+        filling,
+        values,
+        extras);
   }
 
   /** The axes that are set, by tag. */

@@ -1,7 +1,6 @@
 package rovingglyph.webexport;
 
 import rovingglyph.frame.PreparedColourField;
-import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
@@ -47,12 +46,7 @@ final class ColourFieldSvg {
       ends.number("r", TOLERANCE, t -> to(t).minus(from(t)).length());
     }
     StringBuilder stops = new StringBuilder();
-    for (Gradient.Stop s : field.fill().stops()) {
-      stops.append("<stop offset=\"").append(Decimal.text(s.offset() / 100, 5));
-      stops.append("\" stop-color=\"").append(AnimatedSvg.colour(s.colour()));
-      stops.append("\" stop-opacity=\"").append(Decimal.text(s.opacity() / 100, 5));
-      stops.append("\"/>");
-    }
+    field.fill().stops().forEach(s -> stops.append(LetterFills.stop(s)));
     String kind = linear ? "linearGradient" : "radialGradient";
     return ends.element(kind, stops.toString())
         .replaceFirst(kind, kind + " id=\"" + name + "\" gradientUnits=\"userSpaceOnUse\"");

@@ -158,13 +158,18 @@ final class DrivenLetters {
         .append("\");offset-anchor:0 0;offset-rotate:" + (turns ? "auto" : "0deg") + "}\n");
   }
 
-  void write(StringBuilder letters, Ink ink) {
+  /**
+   * Writes the letters.
+   *
+   * @param index of the row
+   */
+  void write(StringBuilder letters, Ink ink, LetterFills fills, int index) {
     for (Placement p : row.place()) {
-      letter(letters, p, ink);
+      letter(letters, p, ink, fills, index);
     }
   }
 
-  private void letter(StringBuilder out, Placement p, Ink ink) {
+  private void letter(StringBuilder out, Placement p, Ink ink, LetterFills fills, int index) {
     Letter letter = row.letters().get(p.letter());
     List<Cluster.Glyph> inked =
         letter.cluster().glyphs().stream().filter(g -> !outline(letter, g).isEmpty()).toList();
@@ -192,13 +197,22 @@ final class DrivenLetters {
     for (Cluster.Glyph g : inked) {
       String by = number(g.dx() + p.back()) + " " + number(g.dy());
       Outline outline = letter.run().outlines().get(g.outline());
+      boolean own = ink.isPlain() && letter.fill() == null;
+      String fill =
+          own
+              ? fills.fill(
+                  index,
+                  p.letter(),
+                  row.size(),
+                  (at, r, i) -> at.minus(new Point(r.place(i).back() + g.dx(), g.dy())))
+              : "";
       out.append(
           ink.shape(
               " transform=\"translate(" + by + ")\"",
               1,
               SampledLetters.ratio(ink, outline.subPaths()),
               (attributes, more) ->
-                  "<path" + attributes + more(more) + " d=\"" + outline.data() + "\"/>"));
+                  "<path" + fill + attributes + more(more) + " d=\"" + outline.data() + "\"/>"));
     }
     out.append("</g>\n");
   }

@@ -61,6 +61,11 @@ final class Ink {
     return new Ink(null, null, "", null, null);
   }
 
+  /** A name of its own. */
+  String name() {
+    return name;
+  }
+
   /** Whether shapes are written as they are. */
   boolean isPlain() {
     return this == PLAIN;

@@ -126,7 +126,7 @@ final class LetterTracks {
 
   /** A value of its own of a letter at a time; 0 where it is not there. */
   double value(int i, Channel c, double time) {
-    int row = rowOf(i);
+    int row = row(i);
     List<RowLayout> rows = rows(time);
     int k = i - starts[row];
     boolean there = row < rows.size() && k < rows.get(row).letters().size();
@@ -186,7 +186,8 @@ final class LetterTracks {
     return known.computeIfAbsent(time, t -> prepared.rows(prepared.values(t)));
   }
 
-  private int rowOf(int i) {
+  /** The row of a letter. */
+  int row(int i) {
     int row = 0;
     while (starts[row + 1] <= i) {
       row++;
@@ -195,7 +196,7 @@ final class LetterTracks {
   }
 
   private Track track(int i, int kind) {
-    int row = rowOf(i);
+    int row = row(i);
     Point moved = prepared.seats().moved(row);
     int k = i - starts[row];
     return Samples.of(

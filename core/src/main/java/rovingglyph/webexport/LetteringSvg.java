@@ -22,6 +22,7 @@ final class LetteringSvg {
   private final List<RowLayout> rows;
   private final List<DrivenLetters> driven = new ArrayList<>();
   private final SampledLetters sampled;
+  private final LetterFills fills;
   private final StringBuilder out = new StringBuilder();
 
   /**
@@ -44,6 +45,7 @@ final class LetteringSvg {
     this.name = name;
     this.turned = turned;
     this.rows = prepared.rows(prepared.values(0));
+    this.fills = new LetterFills(prepared, scene, name + "-f", turned);
     if (DrivenLetters.canExpressInCss(prepared)) {
       for (int i = 0; i < rows.size(); i++) {
         DrivenLetters d =
@@ -57,7 +59,7 @@ final class LetteringSvg {
       this.sampled = null;
     } else {
       boolean faded = prepared.fadesByLetter();
-      this.sampled = new SampledLetters(prepared, scene, motions, turned, faded);
+      this.sampled = new SampledLetters(prepared, scene, motions, fills, turned, faded);
     }
   }
 
@@ -79,13 +81,13 @@ final class LetteringSvg {
       seen = LetterTracks.Seen.WHOLE;
     }
     for (Ink ink : beneath) {
-      pass(ink, seen);
+      beneath(ink, seen);
     }
     rows(List.of(Ink.PLAIN), seen);
     for (Ink ink : over) {
       pass(ink, seen);
     }
-    return out.toString();
+    return fills.elements() + out;
   }
 
   /**
@@ -96,6 +98,22 @@ final class LetteringSvg {
   String write(Ink ink, DoubleUnaryOperator unit) {
     rows(List.of(ink), LetterTracks.Seen.ALL, unit);
     return out.toString();
+  }
+
+  /** An outline beneath the letters, cut out where these do not hide it. */
+  private void beneath(Ink ink, LetterTracks.Seen seen) {
+    if (prepared.solid()) {
+      pass(ink, seen);
+      return;
+    }
+    String rest = ink.name() + "-rest";
+    out.append("<mask id=\"" + rest + "\" maskUnits=\"userSpaceOnUse\" ");
+    out.append(AppearanceSvg.EVERYWHERE + "><rect " + AppearanceSvg.EVERYWHERE);
+    out.append(" fill=\"#fff\"/>");
+    pass(Ink.area(), seen);
+    out.append("</mask>\n<g mask=\"url(#" + rest + ")\">\n");
+    pass(ink, seen);
+    out.append("</g>\n");
   }
 
   private void pass(Ink ink, LetterTracks.Seen seen) {
@@ -116,7 +134,7 @@ final class LetteringSvg {
       String measured = only ? inks.get(0).measured(em) : "";
       out.append("<g class=\"" + name + "-r" + i + "\"" + measured + ">\n");
       if (sampled == null) {
-        driven.get(i).write(out, inks.get(0));
+        driven.get(i).write(out, inks.get(0), fills, i);
       } else {
         List<SampledLetters.RowInk> all =
             inks.stream()

@@ -25,11 +25,13 @@ final class SampledLetters {
   private final PreparedLettering prepared;
   private final SharedMotions motions;
   private final LetterTracks tracks;
+  private final LetterFills fills;
   private final boolean bent;
 
   /**
    * Samples all rows of a lettering.
    *
+   * @param fills of its letters
    * @param turned whether the rotation is part of every place
    * @param faded whether the opacity is part of every letter's look
    */
@@ -37,10 +39,12 @@ final class SampledLetters {
       PreparedLettering prepared,
       Scene scene,
       SharedMotions motions,
+      LetterFills fills,
       boolean turned,
       boolean faded) {
     this.prepared = prepared;
     this.motions = motions;
+    this.fills = fills;
     this.tracks = new LetterTracks(prepared, scene, turned, faded);
     this.bent = tracks.bent();
   }
@@ -131,15 +135,31 @@ final class SampledLetters {
         drawn(k.ink, i, own, moving);
         out.append("<g").append(Ink.style(own, moving)).append('>');
       }
-      if (shape.states()[0].length > 0 || !shape.still(TOLERANCE / 2)) {
-        shaped(out, k.ink, shape, size, back, letter);
-      } else {
-        glyphs(out, k.ink, letter, oneSize ? scale(size[3], size[4]) : "", back);
+      // Beneath a letter that is seen through it leaves the letter out.
+      boolean cut = k.ink.isLine() && k.ink.isBeneath() && inks.size() > 1 && !prepared.solid();
+      if (cut) {
+        String rest = k.ink.name() + "-rest" + i;
+        out.append("<mask id=\"" + rest + "\" maskUnits=\"userSpaceOnUse\" ");
+        out.append(AppearanceSvg.EVERYWHERE + "><rect " + AppearanceSvg.EVERYWHERE);
+        out.append(" fill=\"#fff\"/><g" + Ink.area().attributes() + ">");
+        shapes(out, Ink.area(), i, shape, size, back, oneSize);
+        out.append("</g></mask><g mask=\"url(#" + rest + ")\">");
       }
+      shapes(out, k.ink, i, shape, size, back, oneSize);
+      out.append(cut ? "</g>" : "");
       out.append(k.attributes != null && k.ink.hasLetters() ? "</g>" : "");
       out.append(k.attributes == null ? "" : "</g></g>");
     }
     out.append("</g>\n");
+  }
+
+  private void shapes(
+      StringBuilder out, Ink ink, int i, Track shape, double[] size, double back, boolean oneSize) {
+    if (shape.states()[0].length > 0 || !shape.still(TOLERANCE / 2)) {
+      shaped(out, ink, shape, size, back, i);
+    } else {
+      glyphs(out, ink, i, oneSize ? scale(size[3], size[4]) : "", back);
+    }
   }
 
   private void drawn(Ink ink, int i, List<String> declarations, List<String> animations) {
@@ -196,7 +216,8 @@ final class SampledLetters {
     return out.toString();
   }
 
-  private static void glyphs(StringBuilder out, Ink ink, Letter letter, String scale, double back) {
+  private void glyphs(StringBuilder out, Ink ink, int i, String scale, double back) {
+    Letter letter = tracks.letter(i);
     for (Cluster.Glyph g : letter.cluster().glyphs()) {
       Outline outline = letter.run().outlines().get(g.outline());
       String d = outline.data();
@@ -208,13 +229,25 @@ final class SampledLetters {
       String by = off ? "translate(" + text(x, 5) + " " + text(g.dy(), 5) + ")" : "";
       String map = scale + (scale.isEmpty() || by.isEmpty() ? "" : " ") + by;
       String place = map.isEmpty() ? "" : " transform=\"" + map.replace(",", " ") + "\"";
-      out.append(path(ink, place, 1, ratio(ink, outline.subPaths()), d, ""));
+      String fill =
+          fill(
+              ink,
+              i,
+              tracks.largest(),
+              (at, row, k) -> at.minus(new Point(row.place(k).back() + g.dx(), g.dy())));
+      out.append(path(ink, fill, place, 1, ratio(ink, outline.subPaths()), d, ""));
     }
+  }
+
+  /** The fill of a glyph as an attribute; empty in another ink, or where it is that of all. */
+  private String fill(Ink ink, int i, double scale, LetterFills.Units units) {
+    boolean own = ink.isPlain() && tracks.letter(i).fill() == null;
+    return own ? fills.fill(tracks.row(i), i - tracks.start(tracks.row(i)), scale, units) : "";
   }
 
   /** A path with this data, and an animation of it. */
   private static String path(
-      Ink ink, String place, double units, double ratio, String d, String animation) {
+      Ink ink, String fill, String place, double units, double ratio, String d, String animation) {
     return ink.shape(
         place,
         units,
@@ -222,7 +255,7 @@ final class SampledLetters {
         (attributes, style) -> {
           String both = style + (style.isEmpty() || animation.isEmpty() ? "" : ";") + animation;
           String styled = both.isEmpty() ? "" : " style=\"" + both + "\"";
-          return "<path" + attributes + " d=\"" + d + "\"" + styled + "/>";
+          return "<path" + fill + attributes + " d=\"" + d + "\"" + styled + "/>";
         });
   }
 
@@ -232,8 +265,8 @@ final class SampledLetters {
   }
 
   /** An outline that changes; where a browser does not know how, it stands still half way. */
-  private void shaped(
-      StringBuilder out, Ink ink, Track shape, double[] size, double back, Letter letter) {
+  private void shaped(StringBuilder out, Ink ink, Track shape, double[] size, double back, int i) {
+    Letter letter = tracks.letter(i);
     // Whole units are a fortieth of a px.
     double units = bent ? 40 : Math.ceil(tracks.largest()) * 40;
     double[] middle = shape.states()[shape.states().length / 2];
@@ -249,7 +282,17 @@ final class SampledLetters {
     }
     double ratio = ink.isDrawn() ? LetterShapes.ratio(middle) : 1;
     String place = " transform=\"" + map + "\"";
-    out.append(path(ink, place, units, ratio, LetterShapes.data(middle, units), play));
+    Point moved = prepared.seats().moved(tracks.row(i));
+    String fill =
+        fill(
+            ink,
+            i,
+            bent ? 1 / units : tracks.largest() / units,
+            (at, row, k) ->
+                bent
+                    ? at.minus(moved).times(units)
+                    : at.minus(new Point(row.place(k).back(), 0)).times(units));
+    out.append(path(ink, fill, place, units, ratio, LetterShapes.data(middle, units), play));
   }
 
   private static String scaled(double[] size, double units, double back) {

@@ -16,9 +16,16 @@ final class SmilAttribute {
   private final StringBuilder attributes = new StringBuilder();
   private final StringBuilder animations = new StringBuilder();
   private final Scene scene;
+  private int places = 3;
 
   SmilAttribute(Scene scene) {
     this.scene = scene;
+  }
+
+  /** Numbers with so many decimals. */
+  SmilAttribute places(int count) {
+    places = count;
+    return this;
   }
 
   /**
@@ -27,7 +34,7 @@ final class SmilAttribute {
   SmilAttribute number(String name, double tolerance, DoubleUnaryOperator value) {
     Track.Gap gap = (a, b) -> Math.abs(a[0] - b[0]);
     Samples.Source source = t -> new double[] {value.applyAsDouble(t)};
-    return add(name, source, gap, tolerance, s -> Decimal.text(s[0], 3));
+    return add(name, source, gap, tolerance, s -> Decimal.text(s[0], places));
   }
 
   /** An attribute that stays as it is. */

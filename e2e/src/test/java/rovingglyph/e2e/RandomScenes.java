@@ -112,7 +112,7 @@ final class RandomScenes {
             : "";
     return """
         {"kind":"lettering","id":"%s","text":"%s","path":"p%d","face":"%s","size":%s,"fill":"%s",
-         "opacity":%s,"rotation":%s,"tracking":%s,"seat":{"method":"%s","pathOffset":%s}%s%s}"""
+         "opacity":%s,"rotation":%s,"tracking":%s,"seat":{"method":"%s","pathOffset":%s}%s%s%s}"""
         .formatted(
             id,
             random.nextBoolean() ? "kites aloft & away" : "Saltmarsh",
@@ -126,7 +126,28 @@ final class RandomScenes {
             random.nextInt(3) == 0 ? "bent" : "rigid",
             value(-60, 120),
             trail,
+            filling(),
             appearance());
+  }
+
+  /** A gradient now and then, or nothing. */
+  private String filling() {
+    String[] kinds = {"plain", "linear", "radial", "none"};
+    String[] across = {"frame", "letter", "run", "path"};
+    String kind = random.nextInt(2) == 0 ? "plain" : kinds[random.nextInt(kinds.length)];
+    if (kind.equals("plain")) {
+      return "";
+    }
+    return """
+        ,"filling":"%s","across":"%s","stops":[%s],"fromX":%s,"fromY":%s,"toX":%s,"toY":%s"""
+        .formatted(
+            kind,
+            across[random.nextInt(across.length)],
+            stops(),
+            value(0, 40),
+            value(0, 40),
+            value(60, 120),
+            value(60, 120));
   }
 
   private String drawing(String id) {
@@ -189,14 +210,6 @@ final class RandomScenes {
 
   private String field(String id) {
     String[] fillings = {"plain", "linear", "radial"};
-    StringBuilder stops = new StringBuilder();
-    int count = 2 + random.nextInt(4);
-    for (int i = 0; i < count; i++) {
-      stops.append(i > 0 ? "," : "");
-      stops.append(
-          "{\"offset\":%d,\"colour\":\"%s\",\"opacity\":%d}"
-              .formatted(100 * i / (count - 1), colour(), random.nextInt(5) * 25));
-    }
     return """
         {"kind":"colour-field","id":"%s","area":"%s","filling":"%s","stops":[%s],"x":%s,"y":%s,
          "width":%s,"height":%s,"scale":%s,"rotation":%s,"opacity":%s,"fill":"%s",
@@ -205,7 +218,7 @@ final class RandomScenes {
             id,
             random.nextInt(3) == 0 ? "frame" : "rectangle",
             fillings[random.nextInt(3)],
-            stops,
+            stops(),
             value(60, 420),
             value(40, 230),
             value(60, 300),
@@ -219,6 +232,18 @@ final class RandomScenes {
             value(60, 120),
             value(60, 120),
             appearance());
+  }
+
+  private String stops() {
+    StringBuilder stops = new StringBuilder();
+    int count = 2 + random.nextInt(4);
+    for (int i = 0; i < count; i++) {
+      stops.append(i > 0 ? "," : "");
+      stops.append(
+          "{\"offset\":%d,\"colour\":\"%s\",\"opacity\":%d}"
+              .formatted(100 * i / (count - 1), colour(), random.nextInt(5) * 25));
+    }
+    return stops.toString();
   }
 
   /** Blend mode, blurs and clip, each now and then. */

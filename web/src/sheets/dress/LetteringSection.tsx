@@ -19,13 +19,13 @@ export function LetteringSection({ lettering }: { lettering: Lettering }) {
         value={filling}
         options={[
           { value: 'plain', label: 'One colour' },
-          { value: 'linear', label: 'Graded along a line' },
-          { value: 'radial', label: 'Graded from a middle' },
-          { value: 'none', label: 'Not filled', detail: 'Outlines and shadows alone' },
+          { value: 'linear', label: 'Linear gradient' },
+          { value: 'radial', label: 'Radial gradient' },
+          { value: 'none', label: 'Nothing', detail: 'Outlines and shadows alone' },
         ]}
         onChange={(next) => applyEdit({ op: 'fillLetters', item: id, filling: next })}
       />
-      {filling === 'plain' && <MovableColour item={id} channel="fill" />}
+      {filling === 'plain' && <MovableColour item={id} channel="fill" label="Fill" />}
       {graded && (
         <>
           <Choice

@@ -65,7 +65,7 @@ export function Stops({ stops, onChange }: StopsProps) {
         ))}
       </ul>
       {stops.length < MOST_STOPS && (
-        <button type="button" className="btn mt-1.5 w-full" onClick={add}>
+        <button type="button" className="btn mt-1.5 mb-3 w-full" onClick={add}>
           <Plus className="size-4" /> Colour
         </button>
       )}

@@ -106,6 +106,57 @@ class DressTest {
     assertThat(w.items("filled-path").get(0).getString("path", "")).isEqualTo(path);
   }
 
+  private JsonObject effect(int index) {
+    return w.lettering().get("effects").asArray().get(index).asObject();
+  }
+
+  @Test
+  void lettersAreOutlinedAndDrawnOnOneAfterTheOther() {
+    w.addLettering("kites aloft");
+    w.tab(5);
+    w.button("Add outline").click();
+    w.type("Width", "9");
+    radio("Both").click();
+    radio("Sharp").click();
+    assertThat(effect(0).getString("side", "")).isEqualTo("centred");
+    assertThat(effect(0).getString("join", "")).isEqualTo("miter");
+    assertThat(effect(0).getDouble("width", 0)).isEqualTo(9);
+    w.type("Drawn", "0");
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^Drawn: ")))
+        .click();
+    w.tab(4);
+    page.getByText("Drawn by itself").click();
+    page.getByText("Letter by letter").click();
+    JsonObject drawn = effect(0).get("drawn").asObject();
+    assertThat(drawn.get("stagger").asObject().getString("order", "")).isEqualTo("forward");
+    assertThat(page.getByText("Follow")).hasCount(0);
+    page.keyboard().press("Control+z");
+    assertThat(effect(0).get("drawn").asObject().get("stagger")).isNull();
+  }
+
+  @Test
+  void lettersAreFilledWithAGradientOrWithNothing() {
+    w.addLettering("kites aloft");
+    w.tab(5);
+    choose("Filled", "Linear gradient");
+    assertThat(w.lettering().get("stops").asArray()).hasSize(2);
+    assertThat(w.field("Ends down")).hasValue("100");
+    choose("Across", "The whole text");
+    assertThat(w.field("Ends across")).hasValue("100");
+    assertThat(w.field("Ends down")).hasCount(0);
+    w.type("Begins across", "20");
+    assertThat(w.lettering().getDouble("fromX", 0)).isEqualTo(20);
+    choose("Filled", "Nothing");
+    assertThat(w.lettering().getString("filling", "")).isEqualTo("none");
+    assertThat(page.getByText("Colours along it")).hasCount(0);
+    page.keyboard().press("Control+z");
+    page.keyboard().press("Control+z");
+    assertThat(w.lettering().getDouble("fromX", 0)).isZero();
+    assertThat(w.lettering().getString("across", "")).isEqualTo("run");
+  }
+
   @Test
   void aLetteringIsBlurredOverTimeBlendedAndClipped() {
     w.addLettering("kites aloft");

@@ -158,8 +158,35 @@ class FirefoxTest {
               "direction":{"keyframes":[{"time":0,"value":40},{"time":4,"value":120}]},"throw":120}]}]}""";
   }
 
+  /** Lines drawn on by letters, dashed, inside and on a group that grows; gradients that move. */
+  private static String outlines() {
+    return """
+        {"format":"roving-glyph-scene","version":2,"width":360,"height":240,"rate":"25","length":4,"background":"#BFE0E6",
+         "paths":[{"id":"l","kind":"line","x":120,"y":60,"length":200},{"id":"c","kind":"circle","x":290,"y":80,"radius":44},
+          {"id":"k","kind":"line","x":120,"y":140,"length":200},{"id":"m","kind":"line","x":120,"y":215,"length":200}],
+         "items":[
+          {"kind":"lettering","id":"a","text":"drawn","path":"l","face":"league-spartan","size":48,"filling":"none",
+            "seat":{"pathOffset":{"keyframes":[{"time":0,"value":0},{"time":4,"value":40}]}},
+            "effects":[{"id":"d","kind":"outline","side":"centred","width":3,"colour":"#1F2B37",
+              "drawn":{"keyframes":[{"time":0,"value":0},{"time":3,"value":100}],
+                "stagger":{"delay":0.2,"order":"forward","seed":0}}}]},
+          {"kind":"filled-path","id":"f","path":"c","fill":"#2F6F7E",
+            "effects":[{"id":"o","kind":"outline","dash":14,"gap":9,"join":"bevel","colour":"#C4472D",
+              "width":{"keyframes":[{"time":0,"value":2},{"time":4,"value":9}]}},
+              {"id":"i","kind":"outline","side":"inside","width":4,"opacity":70}]},
+          {"kind":"lettering","id":"g","text":"graded","path":"k","face":"league-spartan","size":50,
+            "filling":"linear","across":"path","stops":[{"offset":0,"colour":"#C4472D"},{"offset":100,"colour":"#2F6F7E"}],
+            "seat":{"pathOffset":{"keyframes":[{"time":0,"value":0},{"time":4,"value":50}]}}},
+          {"kind":"lettering","id":"b","text":"round","path":"m","face":"league-spartan","size":52,"fill":"#F4D9A0",
+            "seat":{"orientation":"fixed"},"tracking":{"keyframes":[{"time":0,"value":0},{"time":4,"value":0.1}]}},
+          {"kind":"group","id":"h","members":["b"],"centre":[190,200],"x":190,"y":200,
+            "scale":{"keyframes":[{"time":0,"value":0.8},{"time":4,"value":1.1}]},
+            "effects":[{"id":"s","kind":"outline","width":5,"colour":"#1F2B37"},
+              {"id":"t","kind":"outline","width":9,"join":"miter"}]}]}""";
+  }
+
   static Stream<String> documents() {
-    return Stream.of(document(), pictures(), finishes());
+    return Stream.of(document(), pictures(), finishes(), outlines());
   }
 
   @ParameterizedTest

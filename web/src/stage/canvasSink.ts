@@ -51,6 +51,8 @@ interface Open {
   reach: number;
   /** Whether it measures the layer below it instead of being seen. */
   matte: boolean;
+  /** Whether by how light it is, not by how opaque. */
+  luminance: boolean;
 }
 
 const CAPS: CanvasLineCap[] = ['butt', 'round', 'square'];
@@ -70,6 +72,13 @@ function colour(rgb: number): string {
     colours.set(rgb, text);
   }
   return text;
+}
+
+/** Makes a canvas as opaque as it is light. */
+function measureLight(g: Context): void {
+  const picture = g.getImageData(0, 0, g.canvas.width, g.canvas.height);
+  lightToOpacity(picture.data);
+  g.putImageData(picture, 0, 0);
 }
 
 /** Paints a display list on a canvas; it decides nothing. */
@@ -196,13 +205,14 @@ export class CanvasSink implements FrameSink {
       effects: layer.effects,
       reach: layer.reach * this.scale,
       matte: false,
+      luminance: false,
     });
   }
 
-  matte(inverted: boolean): void {
+  matte(inverted: boolean, luminance: boolean): void {
     const composite: GlobalCompositeOperation = inverted ? 'destination-out' : 'destination-in';
     const { left, top, width, height } = this.surface;
-    const how = { alpha: 1, composite, effects: [], reach: 0, matte: true };
+    const how = { alpha: 1, composite, effects: [], reach: 0, matte: true, luminance };
     this.open(left, top, width, height, how);
   }
 
@@ -240,6 +250,7 @@ export class CanvasSink implements FrameSink {
     const above = this.surface;
     this.surface = ended.surface;
     const { g } = this.surface;
+    if (ended.luminance) measureLight(above.g);
     g.globalAlpha = ended.alpha;
     g.globalCompositeOperation = ended.composite;
     this.put({ canvas: above.g.canvas, left: above.left, top: above.top }, ended);

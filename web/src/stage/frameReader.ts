@@ -42,7 +42,7 @@ export interface FrameSink {
   clip(): void;
   unclip(): void;
   push(layer: Layer): void;
-  matte(inverted: boolean): void;
+  matte(inverted: boolean, luminance: boolean): void;
   pop(): void;
 }
 
@@ -63,7 +63,7 @@ export function readFrame(n: Float64Array, sink: FrameSink): void {
     if (op === Op.FILL) fill(n, from, to, sink);
     else if (op === Op.STROKE) stroke(n, from, to, sink);
     else if (op === Op.PUSH) sink.push(layer(n, from));
-    else if (op === Op.MATTE) sink.matte(n[from] !== 0);
+    else if (op === Op.MATTE) sink.matte(n[from] !== 0, n[from + 1] !== 0);
     else if (op === Op.POP) sink.pop();
     else if (op === Op.CLIP) clip(n, from, to, sink);
     else if (op === Op.UNCLIP) sink.unclip();

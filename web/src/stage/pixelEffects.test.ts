@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { dilate, gaussian } from './pixelEffects';
+import { dilate, gaussian, lightToOpacity } from './pixelEffects';
 
 const SIZE = 81;
 
@@ -50,4 +50,12 @@ it('dilates by a square, and not beyond the picture', () => {
       expect(rgba[4 * (y * SIZE + x) + 3]).toBe(within ? 90 : 0);
     }
   }
+});
+
+it('makes pixels as opaque as they are light', () => {
+  const rgba = Uint8ClampedArray.from([
+    255, 255, 255, 255, 255, 255, 255, 100, 0, 0, 0, 255, 0, 255, 0, 255,
+  ]);
+  lightToOpacity(rgba);
+  expect([3, 7, 11, 15].map((i) => rgba[i])).toEqual([255, 100, 0, 182]);
 });

@@ -111,3 +111,16 @@ export function dilate(
   for (let y = 0; y < height; y++) along(width, 4 * y * width + 3, 4);
   for (let x = 0; x < width; x++) along(height, 4 * x + 3, 4 * width);
 }
+
+/**
+ * Makes pixels as opaque as they are light, in place: by the coefficients that SVG's masks have for
+ * sRGB, and less where they are not opaque.
+ *
+ * @param rgba red, green, blue and opacity of each pixel, not multiplied
+ */
+export function lightToOpacity(rgba: Uint8ClampedArray): void {
+  for (let i = 0; i < rgba.length; i += 4) {
+    const light = 0.2126 * rgba[i]! + 0.7152 * rgba[i + 1]! + 0.0722 * rgba[i + 2]!;
+    rgba[i + 3] = (light * rgba[i + 3]!) / 255;
+  }
+}

@@ -18,6 +18,7 @@ import rovingglyph.scene.Effect;
 import rovingglyph.scene.Finish;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
+import rovingglyph.scene.Matte;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.schema.Field;
 import rovingglyph.schema.FieldType;
@@ -97,9 +98,32 @@ public final class AppearanceCodec {
           .optional()
           .about("only what lies within a path is seen");
 
-  static final List<Field<Item, ?>> FIELDS = List.of(BLEND, EFFECTS, CLIP);
+  private static final Field<Item, Matte> MATTE =
+      field("matte", Lists.object(matte()), (Item i) -> i.properties().matte())
+          .optional()
+          .about("only so much is seen as another item covers");
+
+  static final List<Field<Item, ?>> FIELDS = List.of(BLEND, EFFECTS, CLIP, MATTE);
 
   private AppearanceCodec() {}
+
+  private static Schema<Matte> matte() {
+    Field<Matte, String> of =
+        field("item", Types.id(), Matte::item)
+            .about("id of the other item, which may be hidden, and is measured where it stands");
+    Field<Matte, Matte.By> by =
+        field("by", Types.choice(Matte.By.values()), Matte::by)
+            .usual(Matte.By.ALPHA)
+            .about("how opaque it is, or how light");
+    Field<Matte, Boolean> inverted =
+        field("inverted", Types.flag(), Matte::inverted)
+            .usual(false)
+            .about("whether what it leaves is seen instead");
+    return Schema.<Matte>named("Matte")
+        .with(of, by, inverted)
+        .keeping(Matte::extras)
+        .made(v -> new Matte(v.get(of), v.get(by), v.get(inverted), v.rest()));
+  }
 
   private static List<Schema<? extends EffectDocument>> effectKinds() {
     List<Schema<? extends EffectDocument>> out = new ArrayList<>();
@@ -253,7 +277,10 @@ public final class AppearanceCodec {
     if (clip != null) {
       values.put(Channel.SOFT_EDGE, clip.softEdge);
     }
-    return p.blended(v.get(BLEND)).with(finish.effects()).clipped(clip == null ? null : clip.clip);
+    return p.blended(v.get(BLEND))
+        .with(finish.effects())
+        .clipped(clip == null ? null : clip.clip)
+        .measuredBy(v.get(MATTE));
   }
 
   /** Where an item's document has one of these values, as the end of a JSON path; else null. */

@@ -48,6 +48,7 @@ final class SceneChecks {
                 + " times: fewer cast shadows and blended glows in it or its groups");
       }
     }
+    MatteCheck.check(scene, entries, f);
     for (int i = 0; i < scene.templates().size(); i++) {
       unique(ids, scene.templates().get(i).id(), "templates[" + i + "].id", f);
     }
@@ -68,7 +69,7 @@ final class SceneChecks {
     return out;
   }
 
-  private static int own(Item item) {
+  static int own(Item item) {
     return 1 + item.properties().effects().stream().mapToInt(Effect::paintings).sum();
   }
 

@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.document.AppearanceCodec;
+import rovingglyph.document.MatteCheck;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Rect;
 import rovingglyph.scene.AnimatedValue;
@@ -20,6 +21,7 @@ import rovingglyph.scene.Effect;
 import rovingglyph.scene.Finish;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
+import rovingglyph.scene.Matte;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.UnknownFields;
 import rovingglyph.schema.Field;
@@ -47,6 +49,10 @@ final class Appearances {
       argument("mode", Types.choice(BlendMode.values()));
   private static final Field<Values, String> PATH =
       argument("path", Types.orNull(Types.text(Types.LONGEST_ID))).optional();
+  private static final Field<Values, String> BY_ITEM =
+      argument("matte", Types.orNull(Types.text(Types.LONGEST_ID))).optional();
+  private static final Field<Values, Matte.By> BY =
+      argument("by", Types.choice(Matte.By.values())).optional();
   private static final Field<Values, Boolean> INVERTED =
       argument("inverted", Types.flag()).optional();
 
@@ -64,7 +70,9 @@ final class Appearances {
               "Changed a blend mode",
               List.of(MODE),
               (target, item, v) -> item.with(item.properties().blended(v.get(MODE)))),
-          ofEach("clip", "Changed a clip", List.of(PATH, INVERTED), Appearances::clipped));
+          ofEach("clip", "Changed a clip", List.of(PATH, INVERTED), Appearances::clipped),
+          ofEach(
+              "matte", "Changed a matte", List.of(BY_ITEM, BY, INVERTED), Appearances::measured));
 
   /** How far down the frame a ground lies where nothing tells. */
   private static final double GROUND_SHARE = 0.8;
@@ -240,5 +248,35 @@ final class Appearances {
     Clip clip = new Clip(id, inverted, before == null ? UnknownFields.NONE : before.extras());
     Item out = item.with(item.properties().clipped(clip));
     return before == null ? out.with(Channel.SOFT_EDGE, new AnimatedValue(0)) : out;
+  }
+
+  /**
+   * Measured by the item {@code matte}, or with null by none; {@code by} how opaque or how light it
+   * is, {@code inverted} or not. What is left out stays.
+   */
+  private static Item measured(Command.Target target, Item item, Values v) {
+    Matte before = item.properties().matte();
+    String id = v.get(BY_ITEM);
+    if (id == null && (v.given(BY_ITEM) || before == null)) {
+      return item.with(item.properties().measuredBy(null), item.values());
+    }
+    id = id == null ? before.item() : id;
+    if (target.scene().item(id) == null) {
+      throw new IllegalArgumentException("There is no such item any more");
+    }
+    Matte.By was = before == null ? Matte.By.ALPHA : before.by();
+    boolean inverted = before != null && before.inverted();
+    Matte matte =
+        new Matte(
+            id,
+            v.get(BY) == null ? was : v.get(BY),
+            v.get(INVERTED) == null ? inverted : v.get(INVERTED),
+            before == null ? UnknownFields.NONE : before.extras());
+    Item out = item.with(item.properties().measuredBy(matte), item.values());
+    if (MatteCheck.isCircular(target.scene().withItem(out), item.id())) {
+      throw new IllegalArgumentException(
+          "It would be measured by itself: choose an item that is not in it and does not hold it");
+    }
+    return out;
   }
 }

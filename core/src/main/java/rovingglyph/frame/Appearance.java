@@ -69,16 +69,16 @@ public final class Appearance {
    * Paints the item with all of it.
    *
    * @param clip the path that it is clipped to; null where there is none
+   * @param matte paints what it is measured by
    */
-  void paint(Frame frame, Contour clip, CastShadow.Contents contents) {
+  void paint(Frame frame, Contour clip, Runnable matte, CastShadow.Contents contents) {
     LayerEffects before = new LayerEffects();
     List<Effect> effects = effects(item);
     for (Effect e : effects) {
       if (e.isBlendedGlow()) {
         LayerEffects alone = new LayerEffects().after(before).shadow(0, 0, 0, shade(e), true);
         frame.push(alpha, e.choice(Effect.GLOW_BLEND), LayerEffects.NONE);
-        filtered(frame, alone, contents);
-        clip(frame, clip);
+        cut(frame, clip, matte, () -> filtered(frame, alone, contents));
         frame.pop();
       } else {
         add(e, before);
@@ -87,16 +87,38 @@ public final class Appearance {
     if (isWhole()) {
       frame.push(alpha, properties.blend(), LayerEffects.NONE);
     }
-    for (Effect e : effects) {
-      CastShadow cast = e.kind() == Effect.Kind.CAST_SHADOW ? cast(item, e, time) : null;
-      if (cast != null && cast.isSeen()) {
-        cast.paint(frame, map, contents);
-      }
-    }
-    filtered(frame, before, contents);
-    clip(frame, clip);
+    cut(
+        frame,
+        clip,
+        matte,
+        () -> {
+          for (Effect e : effects) {
+            CastShadow cast = e.kind() == Effect.Kind.CAST_SHADOW ? cast(item, e, time) : null;
+            if (cast != null && cast.isSeen()) {
+              cast.paint(frame, map, contents);
+            }
+          }
+          filtered(frame, before, contents);
+        });
     if (isWhole()) {
       frame.pop();
+    }
+  }
+
+  /** Paints something into the open layer, and what tells how much of it is seen. */
+  private void cut(Frame frame, Contour clip, Runnable matte, Runnable contents) {
+    boolean both = properties.clip() != null && properties.matte() != null;
+    if (both) {
+      frame.push(1, BlendMode.NORMAL, LayerEffects.NONE);
+    }
+    contents.run();
+    clip(frame, clip);
+    if (both) {
+      frame.pop();
+    }
+    if (properties.matte() != null) {
+      frame.matte(properties.matte().inverted(), properties.matte().by());
+      matte.run();
     }
   }
 
@@ -201,7 +223,8 @@ public final class Appearance {
     return isolated
         || alpha < 1
         || properties.blend() != BlendMode.NORMAL
-        || properties.clip() != null;
+        || properties.clip() != null
+        || properties.matte() != null;
   }
 
   private void clip(Frame frame, Contour path) {

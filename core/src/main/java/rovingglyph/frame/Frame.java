@@ -13,6 +13,7 @@ import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.Segment;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.scene.BlendMode;
+import rovingglyph.scene.Matte;
 import rovingglyph.type.Outline;
 
 /**
@@ -113,10 +114,15 @@ public final class Frame {
     }
   }
 
-  /** What follows up to the end of the layer tells how much of it is kept; see {@link Op#MATTE}. */
+  /** What covers something up to the end of the layer tells how much of it is kept. */
   void matte(boolean inverted) {
-    begin(Op.MATTE, 1);
-    add(inverted ? 1 : 0);
+    matte(inverted, Matte.By.ALPHA);
+  }
+
+  /** What follows up to the end of the layer tells how much of it is kept; see {@link Op#MATTE}. */
+  void matte(boolean inverted, Matte.By by) {
+    begin(Op.MATTE, 2);
+    add(inverted ? 1 : 0, by.ordinal());
     // What only measures adds nothing to be seen.
     int box = layers.get(layers.size() - 1) + BOX;
     boxes.set(boxes.size() - 1, Arrays.copyOfRange(numbers, box, box + 4));

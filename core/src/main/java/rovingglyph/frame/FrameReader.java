@@ -32,7 +32,7 @@ public final class FrameReader {
         case FILL -> fill(n, from, to, sink);
         case STROKE -> stroke(n, from, to, sink);
         case PUSH -> sink.push(layer(n, from));
-        case MATTE -> sink.matte(n[from] != 0);
+        case MATTE -> sink.matte(n[from] != 0, n[from + 1] != 0);
         case POP -> sink.pop();
         case CLIP -> {
           outlines(n, from, to, sink);

@@ -143,7 +143,7 @@ final class FrameShift implements FrameSink {
   }
 
   @Override
-  public void matte(boolean inverted) {
+  public void matte(boolean inverted, boolean luminance) {
     // The same.
   }
 

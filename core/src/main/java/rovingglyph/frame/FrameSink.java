@@ -38,7 +38,7 @@ public interface FrameSink extends StepSink {
   void push(Layer layer);
 
   /** See {@link Op#MATTE}. */
-  void matte(boolean inverted);
+  void matte(boolean inverted, boolean luminance);
 
   /** The end of what the last push began. */
   void pop();

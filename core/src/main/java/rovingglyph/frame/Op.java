@@ -24,7 +24,8 @@ public enum Op {
 
   /**
    * What follows in the layer is not seen itself: it is the measure of how much of what came before
-   * it is kept. One number: 0 keeps what it covers, 1 what it leaves.
+   * it is kept. Two numbers: 0 keeps what it covers, 1 what it leaves; 0 takes how opaque it is, 1
+   * how light, as SVG's masks do.
    */
   MATTE,
 

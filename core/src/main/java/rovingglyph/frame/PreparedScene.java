@@ -16,6 +16,7 @@ import rovingglyph.scene.Effect;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Matte;
 import rovingglyph.scene.Scene;
 import rovingglyph.type.Outline;
 
@@ -90,37 +91,52 @@ public record PreparedScene(
 
   private void paint(Frame frame, List<String> ids, Affine map, double time, double shutter) {
     for (String id : ids) {
-      Item item = scene.item(id);
-      if (item.hidden() || !item.properties().shownAt(time)) {
-        continue;
+      if (!scene.item(id).hidden()) {
+        paint(frame, scene.item(id), map, time, shutter);
       }
-      Group group = item instanceof Group g ? g : null;
-      PreparedItem prepared = items.get(id);
-      double at = time + shutter * blur(item) / 360 / scene.rate().perSecond();
-      if (group == null && prepared == null) {
-        continue;
-      }
-      double opacity = group == null ? prepared.opacity(at) : Place.alpha(group, at);
-      if (opacity <= 0) {
-        continue;
-      }
-      // As in CSS, what effects make of an item is faded with it.
-      boolean whole = group != null || prepared.overlaps(at) || Appearance.adds(item);
-      double alpha = whole ? opacity : 1;
-      boolean isolated = group != null && scene.blendsWithin(group);
-      new Appearance(item, alpha, isolated, at, map)
-          .paint(
-              frame,
-              clip(item, at),
-              round -> {
-                if (group != null) {
-                  contents(frame, group, round, at, time, shutter);
-                } else {
-                  frame.mapped(round);
-                  prepared.paint(frame, at, whole ? 1 : opacity, Outlines.of(item, at));
-                }
-              });
     }
+  }
+
+  private void paint(Frame frame, Item item, Affine map, double time, double shutter) {
+    Group group = item instanceof Group g ? g : null;
+    PreparedItem prepared = items.get(item.id());
+    double at = opened(item, time, shutter);
+    boolean there = item.properties().shownAt(time) && (group != null || prepared != null);
+    double opacity = !there ? 0 : group == null ? prepared.opacity(at) : Place.alpha(group, at);
+    if (opacity <= 0) {
+      return;
+    }
+    // As in CSS, what effects make of an item is faded with it.
+    boolean whole = group != null || prepared.overlaps(at) || Appearance.adds(item);
+    double alpha = whole ? opacity : 1;
+    boolean isolated = group != null && scene.blendsWithin(group);
+    new Appearance(item, alpha, isolated, at, map)
+        .paint(
+            frame,
+            clip(item, at),
+            () -> measure(frame, item.properties().matte(), time, shutter),
+            round -> {
+              if (group != null) {
+                contents(frame, group, round, at, time, shutter);
+              } else {
+                frame.mapped(round);
+                prepared.paint(frame, at, whole ? 1 : opacity, Outlines.of(item, at));
+              }
+            });
+  }
+
+  /** The time at which an item is seen while the shutter is open. */
+  private double opened(Item item, double time, double shutter) {
+    return time + shutter * blur(item) / 360 / scene.rate().perSecond();
+  }
+
+  /** Paints what an item is measured by where it stands in the frame, hidden or not. */
+  private void measure(Frame frame, Matte matte, double time, double shutter) {
+    Affine map = Affine.IDENTITY;
+    for (Group g : scene.groupsRound(matte.item())) {
+      map = map.times(Place.map(g, opened(g, time, shutter)));
+    }
+    paint(frame, scene.item(matte.item()), map, time, shutter);
   }
 
   /** The members of a group with its outlines, which go round each of them. */
@@ -168,6 +184,7 @@ public record PreparedScene(
     return full
         && item.properties().blend() == BlendMode.NORMAL
         && item.properties().clip() == null
+        && item.properties().matte() == null
         && item.properties().effects().stream().noneMatch(e -> e.kind() == Effect.Kind.BLUR);
   }
 

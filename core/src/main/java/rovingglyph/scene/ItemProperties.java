@@ -12,6 +12,7 @@ import java.util.List;
  *     infinity where it stays to the end
  * @param effects in the order in which they are done, before the clip
  * @param clip null where all of the item is seen
+ * @param matte null where no other item says how much of it is seen
  */
 public record ItemProperties(
     String id,
@@ -22,7 +23,8 @@ public record ItemProperties(
     boolean locked,
     BlendMode blend,
     List<Effect> effects,
-    Clip clip) {
+    Clip clip,
+    Matte matte) {
 
   /** The most effects of an item. */
   public static final int MOST_EFFECTS = 20;
@@ -41,29 +43,31 @@ public record ItemProperties(
         false,
         BlendMode.NORMAL,
         List.of(),
+        null,
         null);
   }
 
   /** The same with other times; from must be less than to. */
   public ItemProperties shown(double from, double to) {
-    return new ItemProperties(id, name, from, to, hidden, locked, blend, effects, clip);
+    return new ItemProperties(id, name, from, to, hidden, locked, blend, effects, clip, matte);
   }
 
   /** The same hidden or not, locked or not. */
   public ItemProperties flagged(boolean newHidden, boolean newLocked) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, newHidden, newLocked, blend, effects, clip);
+        id, name, shownFrom, shownTo, newHidden, newLocked, blend, effects, clip, matte);
   }
 
   /** The same with another blend mode. */
   public ItemProperties blended(BlendMode mode) {
-    return new ItemProperties(id, name, shownFrom, shownTo, hidden, locked, mode, effects, clip);
+    return new ItemProperties(
+        id, name, shownFrom, shownTo, hidden, locked, mode, effects, clip, matte);
   }
 
   /** The same with other effects. */
   public ItemProperties with(List<Effect> newEffects) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, blend, List.copyOf(newEffects), clip);
+        id, name, shownFrom, shownTo, hidden, locked, blend, List.copyOf(newEffects), clip, matte);
   }
 
   /** The effect with an id; null if it has none. */
@@ -74,7 +78,13 @@ public record ItemProperties(
   /** Clipped, or with null not clipped. */
   public ItemProperties clipped(Clip newClip) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, blend, effects, newClip);
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, newClip, matte);
+  }
+
+  /** Measured by another item, or with null by none. */
+  public ItemProperties measuredBy(Matte newMatte) {
+    return new ItemProperties(
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, newMatte);
   }
 
   /** Whether the item is there at a time in seconds. */

@@ -158,6 +158,17 @@ public record Scene(
     return !item.hidden() && groupsRound(item.id()).stream().noneMatch(Group::hidden);
   }
 
+  /** The pictures that are painted: those that are not hidden, or that something is measured by. */
+  public List<Picture> paintedPictures() {
+    Set<String> mattes = new HashSet<>();
+    for (Item i : items.values()) {
+      if (i.properties().matte() != null) {
+        mattes.add(i.properties().matte().item());
+      }
+    }
+    return pictures().stream().filter(p -> !p.hidden() || mattes.contains(p.id())).toList();
+  }
+
   /** The same, and whether it is there at a time in seconds. */
   public boolean shows(Item item, double time) {
     return shows(item)
@@ -257,7 +268,19 @@ public record Scene(
         left.put(i.id(), i instanceof Group g ? g.with(without(g.members(), gone)) : i);
       }
     }
-    return with(paths, left, cues, without(stack, gone));
+    return with(paths, left, cues, without(stack, gone)).withoutLostMattes();
+  }
+
+  /** Without the mattes of items that are no more. */
+  private Scene withoutLostMattes() {
+    Scene out = this;
+    for (Item i : items.values()) {
+      Matte matte = i.properties().matte();
+      if (matte != null && item(matte.item()) == null) {
+        out = out.withItem(i.with(i.properties().measuredBy(null), i.values()));
+      }
+    }
+    return out;
   }
 
   private static List<String> without(List<String> ids, Set<String> gone) {
@@ -268,7 +291,7 @@ public record Scene(
   public Scene dissolved(Group group) {
     Map<String, Item> left = new LinkedHashMap<>(items);
     left.remove(group.id());
-    return withItems(left);
+    return withItems(left).withoutLostMattes();
   }
 
   private void collect(String id, Set<String> ids) {

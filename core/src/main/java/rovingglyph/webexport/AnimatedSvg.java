@@ -32,6 +32,7 @@ import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Matte;
 import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Transformed;
@@ -131,7 +132,7 @@ public final class AnimatedSvg {
   private void bitmaps() {
     for (String image : prepared.images()) {
       List<Picture> showing =
-          scene.pictures().stream().filter(p -> p.image().equals(image) && !p.hidden()).toList();
+          scene.paintedPictures().stream().filter(p -> p.image().equals(image)).toList();
       double width =
           showing.stream().mapToDouble(p -> new PictureSvg(p, scene).widest()).max().orElse(0);
       String address = showing.isEmpty() ? null : bitmaps.address(image, width);
@@ -147,45 +148,90 @@ public final class AnimatedSvg {
   }
 
   private void items(List<String> ids) {
-    for (String id : ids) {
-      Item item = scene.item(id);
-      if (item.hidden()) {
-        continue;
-      }
-      String name = prefix + "-" + written++;
-      String shown = shown(name, item);
-      if (!ink.isPlain()) {
-        // In a mask or a line there are no effects.
-        body.append(shown.isEmpty() ? "" : "<g " + shown + ">");
-        body.append(written(name, item, ink));
-        body.append(shown.isEmpty() ? "" : "</g>\n");
-        continue;
-      }
-      List<String> groups = new ArrayList<>();
-      if (!shown.isEmpty()) {
-        groups.add("<g " + shown + ">");
-      }
-      if (Appearance.adds(item)) {
-        groups.add(whole(name, item));
-      }
-      String contents = contents(name, item);
-      AppearanceSvg appearance = new AppearanceSvg(prepared, item, name, this::own);
-      body.append(appearance.glows(contents, groups));
-      if (!shown.isEmpty()) {
-        groups.remove(0);
-      }
-      String outermost = outermost(shown, item);
-      if (!outermost.isEmpty()) {
-        groups.add(0, outermost);
-      }
-      groups.forEach(body::append);
-      body.append(appearance.round(contents, this::animate));
-      body.append("</g>\n".repeat(groups.size()));
+    ids.stream().map(scene::item).filter(i -> !i.hidden()).forEach(this::item);
+  }
+
+  private void item(Item item) {
+    String name = prefix + "-" + written++;
+    String shown = shown(name, item);
+    if (!ink.isPlain()) {
+      // In a mask or a line there are no effects.
+      body.append(shown.isEmpty() ? "" : "<g " + shown + ">");
+      body.append(written(name, item, ink));
+      body.append(shown.isEmpty() ? "" : "</g>\n");
+      return;
     }
+    List<String> groups = new ArrayList<>();
+    if (!shown.isEmpty()) {
+      groups.add("<g " + shown + ">");
+    }
+    if (Appearance.adds(item)) {
+      groups.add(whole(name, item));
+    }
+    String contents = contents(name, item);
+    AppearanceSvg appearance = new AppearanceSvg(prepared, item, name, this::own);
+    body.append(appearance.glows(contents, groups));
+    if (!shown.isEmpty()) {
+      groups.remove(0);
+    }
+    String outermost = outermost(shown, item);
+    if (!outermost.isEmpty()) {
+      groups.add(0, outermost);
+    }
+    groups.forEach(body::append);
+    body.append(appearance.round(contents, measure(name, item), this::animate));
+    body.append("</g>\n".repeat(groups.size()));
+  }
+
+  /** What an item is measured by, in the pixels round it; null where it is not. */
+  private String measure(String name, Item item) {
+    Matte matte = item.properties().matte();
+    if (matte == null) {
+      return null;
+    }
+    List<Group> here = scene.groupsRound(item.id());
+    List<Group> there = scene.groupsRound(matte.item());
+    int both = 0;
+    while (both < Math.min(here.size(), there.size())
+        && here.get(both).id().equals(there.get(both).id())) {
+      both++;
+    }
+    StringBuilder out = new StringBuilder();
+    int groups = 0;
+    for (int i = here.size() - 1; i >= both; i--) {
+      out.append(moved(name + "-out" + i, here.get(i), true));
+      groups++;
+    }
+    for (int i = both; i < there.size(); i++) {
+      out.append(moved(name + "-in" + i, there.get(i), false));
+      groups++;
+    }
+    int from = body.length();
+    item(scene.item(matte.item()));
+    out.append(body.substring(from)).append("</g>\n".repeat(groups));
+    body.setLength(from);
+    return out.toString();
+  }
+
+  /** Begins a group that stands as one of the scene does, or undoes that. */
+  private String moved(String name, Group g, boolean back) {
+    List<String> animations = new ArrayList<>();
+    String place = back ? inverse(name, g, animations) : place(name, g, animations);
+    animate(name, animations);
+    return "<g class=\"" + name + "\"" + style(place, "") + ">\n";
   }
 
   /** What an item is, with its outlines but without the rest of its appearance. */
   private String contents(String name, Item item) {
+    // Lines are measured in the pixels round the item that has them.
+    DoubleUnaryOperator round = unit;
+    unit = t -> 1;
+    String out = outlined(name, item);
+    unit = round;
+    return out;
+  }
+
+  private String outlined(String name, Item item) {
     List<Effect> effects = Outlines.effects(item);
     List<Ink> inks = new ArrayList<>();
     for (int i = 0; i < effects.size(); i++) {
@@ -490,6 +536,28 @@ public final class AnimatedSvg {
     return c.equals(Point.ORIGIN)
         ? all
         : all + " translate(" + Decimal.text(-c.x(), 4) + "px," + Decimal.text(-c.y(), 4) + "px)";
+  }
+
+  /** What takes back {@link #place}. */
+  private String inverse(String name, Transformed p, List<String> animations) {
+    String x = own(name + "-x", p.movable(Channel.X), 0.05, animations);
+    String y = own(name + "-y", p.movable(Channel.Y), 0.05, animations);
+    String turn = own(name + "-turn", p.movable(Channel.ROTATION), TURN, animations);
+    String scale = own(name + "-scale", p.movable(Channel.SCALE), SCALE, animations);
+    Point c = p.centre();
+    return "transform:translate("
+        + Decimal.text(c.x(), 4)
+        + "px,"
+        + Decimal.text(c.y(), 4)
+        + "px) scale(calc(1/"
+        + scale
+        + ")) rotate(calc("
+        + turn
+        + "*-1deg)) translate(calc("
+        + x
+        + "*-1px),calc("
+        + y
+        + "*-1px))";
   }
 
   /** The number of a still value; a registered property, driven, of one that moves. */

@@ -15,6 +15,7 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.Clip;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.Item;
+import rovingglyph.scene.Matte;
 import rovingglyph.scene.Scene;
 import rovingglyph.schema.Spelling;
 
@@ -25,6 +26,11 @@ import rovingglyph.schema.Spelling;
 final class AppearanceSvg {
   /** Wide enough for any frame, in px either way. */
   static final String EVERYWHERE = "x=\"-20000\" y=\"-20000\" width=\"40000\" height=\"40000\"";
+
+  /**
+   * Beyond the frame, px, something in a group may still be seen: browsers take all of a filter.
+   */
+  private static final double FARTHEST = 500;
 
   /** Of a blur's standard deviation, px. */
   private static final double TOLERANCE = 0.03;
@@ -62,10 +68,15 @@ final class AppearanceSvg {
    * The item with all of it.
    *
    * @param contents the item itself
+   * @param measure what it is measured by; null where it is not
    * @param animate drives a class by animations
    */
-  String round(String contents, Animate animate) {
+  String round(String contents, String measure, Animate animate) {
     StringBuilder out = new StringBuilder();
+    if (measure != null) {
+      out.append(matte(item.properties().matte(), measure));
+      group(out, measured());
+    }
     Clip clip = item.properties().clip();
     if (clip != null) {
       out.append(mask(clip, animate));
@@ -84,6 +95,38 @@ final class AppearanceSvg {
       blurred(out, effects, animate);
     }
     return out.append(contents).append("</g>\n".repeat(open)).toString();
+  }
+
+  private String measured() {
+    return "mask=\"url(#" + name + "-matte)\"";
+  }
+
+  /** The mask of a matte. What is left of white by something is that which it leaves. */
+  private String matte(Matte matte, String measure) {
+    boolean light = matte.by() == Matte.By.LUMINANCE;
+    String id = name + "-matte";
+    String mask = "<mask id=\"" + id + "\" maskUnits=\"userSpaceOnUse\" " + EVERYWHERE;
+    if (!matte.inverted()) {
+      String by = light ? "" : " style=\"mask-type:alpha\"";
+      return mask + by + ">" + measure + "</mask>\n";
+    }
+    // How much of it there is, in black: how opaque it is, times how light.
+    String amount =
+        light
+            ? "<feColorMatrix type=\"luminanceToAlpha\"/><feComposite operator=\"in\""
+                + " in2=\"SourceAlpha\"/>"
+            : "<feColorMatrix values=\"0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 1 0\"/>";
+    Rect frame = new Rect(0, 0, scene.width(), scene.height());
+    FilterSvg none = new FilterSvg(item, scene);
+    return filter(id + "-f", none, frame.grown(FARTHEST)).replace("</filter>", amount + "</filter>")
+        + mask
+        + "><rect "
+        + EVERYWHERE
+        + " fill=\"#fff\"/><g filter=\"url(#"
+        + id
+        + "-f)\">"
+        + measure
+        + "</g></mask>\n";
   }
 
   private String clipped() {
@@ -138,9 +181,10 @@ final class AppearanceSvg {
       out.append(filter(id, f)).append("<g style=\"mix-blend-mode:");
       out.append(Spelling.of(e.choice(Effect.GLOW_BLEND))).append("\">");
       groups.forEach(out::append);
-      out.append("<g ").append(item.properties().clip() == null ? "" : clipped());
+      out.append("<g ").append(item.properties().matte() == null ? "" : measured());
+      out.append("><g ").append(item.properties().clip() == null ? "" : clipped());
       out.append("><g filter=\"url(#" + id + ")\">\n").append(contents);
-      out.append("</g></g></g>").append("</g>".repeat(groups.size())).append("\n");
+      out.append("</g></g></g></g>").append("</g>".repeat(groups.size())).append("\n");
     }
     return out.toString();
   }

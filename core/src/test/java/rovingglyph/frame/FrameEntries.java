@@ -86,8 +86,8 @@ public final class FrameEntries implements FrameSink {
   }
 
   @Override
-  public void matte(boolean inverted) {
-    add(Op.MATTE, null, List.of(inverted ? 1.0 : 0.0), null);
+  public void matte(boolean inverted, boolean luminance) {
+    add(Op.MATTE, null, List.of(inverted ? 1.0 : 0.0, luminance ? 1.0 : 0.0), null);
   }
 
   @Override

@@ -44,6 +44,7 @@ final class RandomScenes {
                   value(20, 100),
                   appearance()));
     }
+    measure(items);
     return """
         {"format":"roving-glyph-scene","version":2,"name":"Chance %d","width":%d,"height":%d,"rate":"25",
          "length":4,"background":%s,"paths":[%s,%s,%s],"items":[%s]}"""
@@ -65,6 +66,23 @@ final class RandomScenes {
                     20 + random.nextInt(40),
                     value(0, 180)),
             String.join(",", items));
+  }
+
+  /** Has one item measured by another now and then: the second by the first, whatever they are. */
+  private void measure(List<String> items) {
+    if (random.nextInt(3) > 0) {
+      return;
+    }
+    String source = items.get(0);
+    String id = source.substring(source.indexOf("\"id\":\"") + 6).split("\"")[0];
+    String measured = items.get(1).strip();
+    String matte =
+        ",\"matte\":{\"item\":\"%s\",\"by\":\"%s\",\"inverted\":%s}}"
+            .formatted(id, random.nextBoolean() ? "alpha" : "luminance", random.nextBoolean());
+    items.set(1, measured.substring(0, measured.length() - 1) + matte);
+    if (random.nextBoolean()) {
+      items.set(0, source.replaceFirst("\"id\"", "\"hidden\":true,\"id\""));
+    }
   }
 
   /**

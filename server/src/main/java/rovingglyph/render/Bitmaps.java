@@ -33,8 +33,8 @@ public interface Bitmaps {
    * @throws IOException with the name of one that is
    */
   static void requireAll(Bitmaps bitmaps, Scene scene) throws IOException {
-    for (Picture p : scene.pictures()) {
-      if (!p.hidden() && bitmaps.levels(p.image()).isEmpty()) {
+    for (Picture p : scene.paintedPictures()) {
+      if (bitmaps.levels(p.image()).isEmpty()) {
         throw new IOException(
             "The picture \"%s\" is not there (%s). Replace it, or take it out of the scene."
                 .formatted(p.name(), p.image()));

@@ -82,6 +82,7 @@ public final class MemoryNeed {
     boolean whole =
         p.blend() != BlendMode.NORMAL
             || p.clip() != null
+            || p.matte() != null
             || isFaded(item)
             || item instanceof Group g && scene.blendsWithin(g);
     int within = 0;
@@ -91,7 +92,8 @@ public final class MemoryNeed {
     // A filter has its result beside its layer, a shadow its shape and its colour too, one that is
     // cast lies in layers of its own; a clip is measured in two layers, the soft one's too.
     int filtered = p.effects().isEmpty() ? 0 : 6;
-    return within + (whole ? 1 : 0) + filtered + (p.clip() == null ? 0 : 3);
+    int measured = p.matte() == null ? 0 : 2 + layers(scene, p.matte().item());
+    return Math.max(within, measured) + (whole ? 1 : 0) + filtered + (p.clip() == null ? 0 : 3);
   }
 
   private static boolean isFaded(Item item) {

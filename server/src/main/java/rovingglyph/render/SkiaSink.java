@@ -3,6 +3,7 @@ package rovingglyph.render;
 import io.github.humbleui.skija.BlendMode;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Color4f;
+import io.github.humbleui.skija.ColorFilter;
 import io.github.humbleui.skija.ColorSpace;
 import io.github.humbleui.skija.FilterTileMode;
 import io.github.humbleui.skija.GradientStyle;
@@ -294,8 +295,11 @@ final class SkiaSink implements FrameSink, AutoCloseable {
   }
 
   @Override
-  public void matte(boolean inverted) {
+  public void matte(boolean inverted, boolean luminance) {
     Paint how = new Paint().setBlendMode(inverted ? BlendMode.DST_OUT : BlendMode.DST_IN);
+    if (luminance) {
+      how.setColorFilter(ColorFilter.getLuma());
+    }
     open(top.left, top.above, top.width, top.height, how, true, List.of(), 0);
   }
 

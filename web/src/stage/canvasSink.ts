@@ -15,6 +15,7 @@ import {
   type Layer,
   type LineStyle,
 } from './frameReader';
+import { lightToOpacity } from './pixelEffects';
 
 type Context = CanvasRenderingContext2D;
 

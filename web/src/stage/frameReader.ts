@@ -37,7 +37,7 @@ export interface FrameSink {
   outline(index: number, n: Float64Array, at: number): void;
   step(kind: number, n: Float64Array, at: number): void;
   fill(paint: FramePaint): void;
-  /** Draws along the outline or steps before it, in their own units, and maps the line. */
+  /** Draws along the outline or steps before it, and maps the line. */
   stroke(paint: FramePaint, line: LineStyle, map: ArrayLike<number>): void;
   clip(): void;
   unclip(): void;
@@ -101,20 +101,23 @@ function stroke(n: Float64Array, from: number, to: number, sink: FrameSink): voi
   const line = { width: n[at]!, cap: n[at + 1]!, join: n[at + 2]!, dash };
   const inked = paint(n, from);
   for (let i = begin; i < to;) {
-    const kind = n[i++]!;
+    const kind = n[i]!;
+    if (kind >= 0) {
+      sink.outline(kind, n, i + 1);
+      sink.stroke(inked, line, UNMAPPED);
+      i += STRIDE;
+      continue;
+    }
+    i++;
     let map = UNMAPPED;
     if (kind !== INLINE) {
       map = n.subarray(i, i + 6);
       i += 6;
     }
-    if (kind >= 0) {
-      sink.outline(kind, UNMAPPED, 0);
-    } else {
-      const end = i + 1 + n[i]!;
-      steps(n, i + 1, end, sink);
-      i = end;
-    }
+    const end = i + 1 + n[i]!;
+    steps(n, i + 1, end, sink);
     sink.stroke(inked, line, map);
+    i = end;
   }
 }
 

@@ -89,7 +89,7 @@ it('draws outlines of one frame alone from their steps', () => {
   expect(got).toEqual(['fill #0000ff 1 M1 2L3 4Q5 6 7 8C1 2 3 4 5 6ZL0 0@1 0 0 1 0 0']);
 });
 
-it('draws lines each in its own units, with width, cap, join and dashes, and goes on', () => {
+it('draws lines each alone, mapped before or after, with width, cap, join and dashes, and goes on', () => {
   const steps = [0, 1, 2, 1, 3, 4];
   const along = [-1, 6, ...steps, 1, 2, 0, 0, 3, 7, 8, -2, 2, 0, 0, 2, 0, 0, 6, ...steps];
   const line = entry(Op.STROKE, PaintKind.PLAIN, 1, 1, 4, 2, 1, 2, 6, 3, ...along);
@@ -100,7 +100,7 @@ it('draws lines each in its own units, with width, cap, join and dashes, and goe
   ];
   expect(paint([...line, ...fill(2, 1, ...ONE)])).toEqual([
     ...drawn('M1 2L3 4', '1 0 0 1 0 0'),
-    ...drawn('L1 1@1 0 0 1 0 0', '2 0 0 3 7 8'),
+    ...drawn('L1 1@2 0 0 3 7 8', '1 0 0 1 0 0'),
     ...drawn('M1 2L3 4', '2 0 0 2 0 0'),
     'fill #000002 1 L0 0@1 0 0 1 0 0',
   ]);

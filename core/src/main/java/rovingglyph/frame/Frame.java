@@ -61,9 +61,6 @@ public final class Frame {
   /** Whether points are written as they are given, and only their box is mapped. */
   private boolean ownUnits;
 
-  /** How far a line reaches from what it follows, in units of that. */
-  private double reach;
-
   /**
    * @param outlines that are named by index
    */
@@ -81,7 +78,6 @@ public final class Frame {
     grow(HEAD + room);
     entry = size;
     around = 0;
-    reach = 0;
     numbers[size++] = op.ordinal();
     numbers[size++] = 0;
   }
@@ -192,6 +188,10 @@ public final class Frame {
     }
   }
 
+  private void outline(int index, Affine m) {
+    outline(index, m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+  }
+
   private Affine placed(int at) {
     return new Affine(
         numbers[at + 1],
@@ -216,14 +216,7 @@ public final class Frame {
 
   /** Begins a line in the pixels that are mapped; outlines in steps follow. */
   void stroke(int rgb, double alpha, LineStyle line) {
-    double scale = Math.hypot(map.a(), map.b());
-    beginStroke(rgb, alpha, line.scaled(scale));
-    around = reach;
-  }
-
-  /** Begins a line whose lengths are in the units of the pieces that follow. */
-  void strokePieces(int rgb, LineStyle line) {
-    beginStroke(rgb, 1, line);
+    beginStroke(rgb, alpha, line.scaled(Math.hypot(map.a(), map.b())));
   }
 
   private void beginStroke(int rgb, double alpha, LineStyle line) {
@@ -231,7 +224,7 @@ public final class Frame {
     add(FramePaint.Kind.PLAIN.ordinal(), alpha, rgb);
     add(line.width(), line.cap(), line.join(), line.dash().length);
     add(line.dash());
-    reach = line.reach();
+    around = line.reach();
   }
 
   /** Begins an area to which what follows is clipped, up to {@link #unclip}. */
@@ -245,49 +238,55 @@ public final class Frame {
 
   /** Adds a piece to an area. */
   void area(Piece p) {
-    Affine m = p.map();
     if (p.index() >= 0) {
-      outline(p.index(), m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+      outline(p.index(), p.map());
       return;
     }
     Affine outer = map;
-    map = outer.times(m);
+    map = outer.times(p.map());
     beginInline();
     p.subPaths().forEach(this::subPath);
     endInline();
     map = outer;
   }
 
-  /** Adds the edge of a piece to a line. */
-  void line(Piece p) {
-    if (p.index() < 0) {
-      line(p.subPaths().stream().map(Piece::contour).toList(), p.map());
+  /**
+   * Draws along the edges of a piece, in its own units: on one that is stretched the line is too.
+   *
+   * @param share how much of the edges is there, see {@link Piece#begun}
+   */
+  void stroke(int rgb, LineStyle line, Piece p, double share) {
+    Affine m = map.times(p.map());
+    if (!m.isSimilarity()) {
+      stretched(rgb, line, p.begun(share), m);
       return;
     }
-    Affine m = p.map();
-    reachThrough(map.times(m));
-    outline(p.index(), m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+    beginStroke(rgb, 1, line.scaled(Math.hypot(m.a(), m.b())));
+    if (share >= 1 && p.index() >= 0) {
+      outline(p.index(), p.map());
+      return;
+    }
+    Affine outer = map;
+    map = m;
+    beginInline();
+    p.begun(share).forEach(this::line);
+    endInline();
+    map = outer;
   }
 
-  /** Adds contours to a line, in units that a map brings to the pixels that are mapped. */
-  void line(List<Contour> contours, Affine own) {
-    Affine m = map.times(own);
-    reachThrough(m);
+  private void stretched(int rgb, LineStyle line, List<Contour> contours, Affine m) {
+    beginStroke(rgb, 1, line);
+    around *= Math.hypot(Math.hypot(m.a(), m.b()), Math.hypot(m.c(), m.d()));
     add(MAPPED, m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
-    int count = size;
-    add(0);
     Affine outer = map;
     map = m;
     ownUnits = true;
+    steps = size;
+    add(0);
     contours.forEach(this::line);
+    endInline();
     ownUnits = false;
     map = outer;
-    numbers[count] = size - count - 1;
-  }
-
-  /** A line that is mapped reaches as far as its map stretches it. */
-  private void reachThrough(Affine m) {
-    around = reach * Math.hypot(Math.hypot(m.a(), m.b()), Math.hypot(m.c(), m.d()));
   }
 
   /** The steps round a part of an area. */

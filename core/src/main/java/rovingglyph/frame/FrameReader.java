@@ -11,7 +11,6 @@ public final class FrameReader {
   private static final Op[] OPS = Op.values();
   private static final PathStep[] STEPS = PathStep.values();
   private static final BlendMode[] BLENDS = BlendMode.values();
-  private static final double[] UNMAPPED = {1, 0, 0, 1, 0, 0};
 
   private FrameReader() {}
 
@@ -66,20 +65,21 @@ public final class FrameReader {
     int at = from + FramePaint.size(n, from);
     LineStyle line = LineStyle.read(n, at);
     for (int i = at + LineStyle.HEAD + line.dash().length; i < to; ) {
+      if (n[i] >= 0) {
+        sink.outline((int) n[i], n, i + 1);
+        sink.stroke(paint, line, Affine.IDENTITY);
+        i += Frame.STRIDE;
+        continue;
+      }
       Affine map = Affine.IDENTITY;
-      int kind = (int) n[i++];
-      if (kind != Frame.INLINE) {
+      if (n[i++] == Frame.MAPPED) {
         map = new Affine(n[i], n[i + 1], n[i + 2], n[i + 3], n[i + 4], n[i + 5]);
         i += 6;
       }
-      if (kind >= 0) {
-        sink.outline(kind, UNMAPPED, 0);
-      } else {
-        int end = i + 1 + (int) n[i];
-        steps(n, i + 1, end, sink);
-        i = end;
-      }
+      int end = i + 1 + (int) n[i];
+      steps(n, i + 1, end, sink);
       sink.stroke(paint, line, map);
+      i = end;
     }
   }
 

@@ -3,6 +3,7 @@ package rovingglyph.frame;
 import java.util.Arrays;
 import java.util.List;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.type.Outline;
 
@@ -108,21 +109,15 @@ final class FrameShift implements FrameSink {
   @Override
   public void stroke(FramePaint paint, LineStyle line, Affine map) {
     // Lines do not change in width or dashes while the shutter is open, but for what they follow.
-    for (int i = begun; i < size; ) {
-      if (marks[i] < 0) {
-        int points = STEP_MARK - (int) marks[i];
-        for (int k = i + 1; k <= i + points; k += 2) {
-          double x = marks[k];
-          double y = marks[k + 1];
-          marks[k] = map.a() * x + map.c() * y + map.e();
-          marks[k + 1] = map.b() * x + map.d() * y + map.f();
-        }
-        i += 1 + points;
-      } else {
-        double[] whole = {map.a(), map.b(), map.c(), map.d(), map.e(), map.f()};
-        System.arraycopy(whole, 0, marks, i + 1, whole.length);
-        i += Frame.STRIDE;
+    for (int i = begun; i < size && !map.equals(Affine.IDENTITY); ) {
+      // Steps alone have a map of their own.
+      int points = STEP_MARK - (int) marks[i];
+      for (int k = i + 1; k <= i + points; k += 2) {
+        Point p = map.apply(new Point(marks[k], marks[k + 1]));
+        marks[k] = p.x();
+        marks[k + 1] = p.y();
       }
+      i += 1 + points;
     }
     begun = size;
   }

@@ -23,8 +23,7 @@ public interface FrameSink extends StepSink {
   /**
    * Draws along the outlines and steps since the last entry.
    *
-   * @param map to scene pixels, done after the line is drawn: the line is in the units of what it
-   *     follows
+   * @param map done to the line, which is in the units of the steps; the identity for px
    */
   void stroke(FramePaint paint, LineStyle line, Affine map);
 

@@ -46,7 +46,13 @@ final class LetterGradient {
         Letter letter = row.letters().get(p.letter());
         yield new Point(p.back() + letter.cluster().advance() * x, y - TOP);
       }
-      case RUN -> along(p, row.tail() + (row.head() - row.tail()) * x, p.distance());
+      case RUN -> {
+        // A placement's own distance is brought round.
+        int last = row.letters().size() - 1;
+        double from = row.distance(0) - row.place(0).advance() / 2;
+        double to = row.distance(last) + row.place(last).advance() / 2;
+        yield along(p, from + (to - from) * x, row.distance(p.letter()));
+      }
       case PATH -> {
         double length = row.track().length();
         double at = row.track().round() ? row.contour().wrap(p.distance()) : p.distance();

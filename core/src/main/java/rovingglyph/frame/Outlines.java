@@ -170,12 +170,7 @@ public final class Outlines {
         frame.clip();
         frame.area(p);
       }
-      frame.strokePieces(pen.rgb, pen.line(s.unit()));
-      if (share >= 1) {
-        frame.line(p);
-      } else {
-        frame.line(p.begun(share), p.map());
-      }
+      frame.stroke(pen.rgb, pen.line(s.unit()), p, Math.min(share, 1));
       if (within) {
         frame.unclip();
       }

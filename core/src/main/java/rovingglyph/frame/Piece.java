@@ -36,7 +36,7 @@ record Piece(int index, List<SubPath> subPaths, Affine map) {
     for (Contour c : all) {
       double to = Math.min(length, c.length());
       if (to > 0) {
-        out.add(to < c.length() ? c.between(0, to) : c);
+        out.add(share < 1 && to < c.length() ? c.between(0, to) : c);
       }
     }
     return out;

@@ -235,7 +235,7 @@ public record PreparedLettering(
     List<Ink> out = new ArrayList<>();
     for (RowLayout row : rows(values(time))) {
       for (Placement p : placements(row)) {
-        if (p.visible() && p.alpha() > 0) {
+        if (p.visible() && p.alpha() > 0 && !row.letters().get(p.letter()).isSpace()) {
           out.add(new Ink(row, p, p.alpha() / whole));
         }
       }

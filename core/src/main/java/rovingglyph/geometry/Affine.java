@@ -64,4 +64,10 @@ public record Affine(double a, double b, double c, double d, double e, double f)
         .include(apply(new Point(r.left(), r.bottom())))
         .include(apply(new Point(r.right(), r.bottom())));
   }
+
+  /** Whether it keeps all angles, but for rounding, and does not mirror. */
+  public boolean isSimilarity() {
+    double size = Math.abs(a) + Math.abs(b);
+    return Math.abs(a - d) + Math.abs(b + c) <= 1e-9 * size;
+  }
 }

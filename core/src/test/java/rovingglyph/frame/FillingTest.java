@@ -72,6 +72,30 @@ class FillingTest {
     assertThat(ends(graded(across, ""), 2).get(2)[0].x() - before).isCloseTo(moved, within(1e-6));
   }
 
+  /** Round a circle the row goes on over the seam of the path, and its gradient with it. */
+  @Test
+  void aGradientAlongTheTextGoesOnWhereThePathComesRound() {
+    String lap = "\"pathOffset\":{\"cruise\":{\"pace\":\"laps\",\"amount\":1}}";
+    String json =
+        TestScenes.document(
+            TestScenes.CIRCLE,
+            "nnnn nnnn",
+            lap,
+            "\"filling\":\"linear\",\"across\":\"run\"" + STOPS);
+    for (double t = 0; t < 4; t += 0.2) {
+      for (FrameEntries.Entry e : FrameEntries.of(TestScenes.prepare(json).at(t))) {
+        // Where the letter stands between the two ends of its gradient.
+        double at =
+            e.paint()
+                .map()
+                .inverse()
+                .apply(new Point(e.maps().get(0).e(), e.maps().get(0).f()))
+                .x();
+        assertThat(at).as("at " + t).isBetween(-0.01, 1.01);
+      }
+    }
+  }
+
   @ParameterizedTest
   @EnumSource(Filling.Across.class)
   void itsEndsMoveInTheFrameAndInTheSvg(Filling.Across across) {

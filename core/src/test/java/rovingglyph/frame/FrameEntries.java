@@ -11,7 +11,7 @@ public final class FrameEntries implements FrameSink {
   /**
    * An entry.
    *
-   * @param maps of the outlines that it names; of a line its one map
+   * @param maps of the outlines that it names; of a line that names none its own
    * @param points of the steps that it has of its own
    * @param line width, cap and dashes of a line; otherwise empty
    */
@@ -66,7 +66,9 @@ public final class FrameEntries implements FrameSink {
   public void stroke(FramePaint paint, LineStyle style, Affine map) {
     List<Double> line = new ArrayList<>(List.of(style.width(), (double) style.cap()));
     Arrays.stream(style.dash()).forEach(line::add);
-    maps = new ArrayList<>(List.of(map));
+    if (maps.isEmpty()) {
+      maps.add(map);
+    }
     add(Op.STROKE, paint, line, null);
   }
 

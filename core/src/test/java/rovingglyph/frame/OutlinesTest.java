@@ -12,7 +12,6 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.TestScenes;
-import rovingglyph.geometry.Affine;
 import rovingglyph.scene.Effect;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.schema.Spelling;
@@ -57,8 +56,7 @@ class OutlinesTest {
     assertThat(strokes).isNotEmpty();
     double seen = side == Effect.LineSide.CENTRED ? 14 : 28;
     for (FrameEntries.Entry e : strokes) {
-      Affine map = e.maps().get(0);
-      assertThat(e.line().get(0) * Math.hypot(map.a(), map.b())).isCloseTo(seen, within(1e-9));
+      assertThat(e.line().get(0)).isCloseTo(seen, within(1e-9));
     }
   }
 
@@ -115,10 +113,26 @@ class OutlinesTest {
     FrameEntries.Entry stroke =
         all.stream().filter(e -> e.op() == Op.STROKE).findFirst().orElseThrow();
     assertThat(stroke.steps()).containsExactly(PathStep.MOVE, PathStep.LINE);
-    assertThat(stroke.points().get(0).y()).isCloseTo(0, within(1e-9));
-    assertThat(stroke.points().get(1).y()).isCloseTo(-0.5, within(1e-9));
+    assertThat(stroke.points().get(0).y()).isCloseTo(500, within(1e-9));
+    assertThat(stroke.points().get(1).y()).isCloseTo(450, within(1e-9));
     assertThat(frame(document("lettering", outline(",\"drawn\":0")), 0))
         .noneMatch(e -> e.op() == Op.STROKE);
+  }
+
+  /** On letters that are squeezed the line is squeezed too, as a transform of SVG has it. */
+  @Test
+  void isStretchedWithALetterThatIsStretched() {
+    String squeezed = "\"size\":80,\"seat\":{\"fit\":\"stretch\"}," + outline(",\"width\":7");
+    List<FrameEntries.Entry> strokes =
+        frame(document("lettering", squeezed), 0).stream()
+            .filter(e -> e.op() == Op.STROKE)
+            .toList();
+    assertThat(strokes).isNotEmpty();
+    for (FrameEntries.Entry e : strokes) {
+      Affine map = e.maps().get(0);
+      assertThat(map.a()).isNotCloseTo(map.d(), within(1e-3));
+      assertThat(e.line().get(0) * map.d()).isCloseTo(14, within(1e-6));
+    }
   }
 
   @Test

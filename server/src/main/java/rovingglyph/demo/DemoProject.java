@@ -29,10 +29,12 @@ class DemoProject implements SmartInitializingSingleton {
           "dune-ribbon",
           "wall-of-wind",
           "opening-stamp",
-          "pennant-line");
+          "pennant-line",
+          "night-market-sign");
 
   /** With the name that each has; scenes name them by the ids made from their files. */
-  private static final Map<String, String> PICTURES = Map.of("pier-at-dusk.svg", "Pier at dusk");
+  private static final Map<String, String> PICTURES =
+      Map.of("pier-at-dusk.svg", "Pier at dusk", "lantern-lane.svg", "Lantern lane");
 
   private static final Logger LOG = LoggerFactory.getLogger(DemoProject.class);
   private static final long LOCK = 0x524F56494E47L;

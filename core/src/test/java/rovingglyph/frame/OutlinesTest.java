@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.TestScenes;
+import rovingglyph.geometry.Affine;
 import rovingglyph.scene.Effect;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.schema.Spelling;

@@ -45,14 +45,10 @@ import rovingglyph.scene.UnknownItem;
  * between which straight lines err by less than a tenth of a px.
  */
 public final class AnimatedSvg {
-  /** Of a turn, in degrees, and of a scale: at 1,500 px from the middle they are 0.05 px. */
-  private static final double TURN = 0.002;
-
-  private static final double SCALE = 3e-5;
-
   private final PreparedScene prepared;
   private final Scene scene;
   private final CssMotion motion;
+  private final MovingValues values;
   private final String prefix;
   private final StringBuilder style = new StringBuilder();
   private final StringBuilder body = new StringBuilder();
@@ -78,6 +74,7 @@ public final class AnimatedSvg {
     this.bitmaps = bitmaps;
     this.scene = prepared.scene();
     this.motion = new CssMotion(scene);
+    this.values = new MovingValues(scene, motion, style);
     // Two exports set into one page must not share names.
     this.prefix = "g" + Integer.toHexString(SceneCodec.write(scene).hashCode() & 0xFFFFFF);
     this.motions = new SharedMotions(style, prefix);
@@ -169,7 +166,7 @@ public final class AnimatedSvg {
       groups.add(whole(name, item));
     }
     String contents = contents(name, item);
-    AppearanceSvg appearance = new AppearanceSvg(prepared, item, name, this::own);
+    AppearanceSvg appearance = new AppearanceSvg(prepared, item, name, values::own);
     body.append(appearance.glows(contents, groups));
     if (!shown.isEmpty()) {
       groups.remove(0);
@@ -179,7 +176,7 @@ public final class AnimatedSvg {
       groups.add(0, outermost);
     }
     groups.forEach(body::append);
-    body.append(appearance.round(contents, measure(name, item), this::animate));
+    body.append(appearance.round(contents, measure(name, item), values::animate));
     body.append("</g>\n".repeat(groups.size()));
   }
 
@@ -216,8 +213,8 @@ public final class AnimatedSvg {
   /** Begins a group that stands as one of the scene does, or undoes that. */
   private String moved(String name, Group g, boolean back) {
     List<String> animations = new ArrayList<>();
-    String place = back ? inverse(name, g, animations) : place(name, g, animations);
-    animate(name, animations);
+    String place = back ? values.inverse(name, g, animations) : values.place(name, g, animations);
+    values.animate(name, animations);
     return "<g class=\"" + name + "\"" + style(place, "") + ">\n";
   }
 
@@ -311,8 +308,8 @@ public final class AnimatedSvg {
     fadedAsWhole.add(name);
     List<String> animations = new ArrayList<>();
     String own = name + "-whole";
-    String fade = declaredFade(own, item.movable(Channel.OPACITY), animations);
-    animate(own, animations);
+    String fade = values.declaredFade(own, item.movable(Channel.OPACITY), animations);
+    values.animate(own, animations);
     return "<g class=\"" + own + "\"" + style("", fade) + ">\n";
   }
 
@@ -380,7 +377,7 @@ public final class AnimatedSvg {
             p,
             () ->
                 body.append(
-                    picture.write(bitmap, own, AnimatedSvg.this::own, AnimatedSvg.this::animate)));
+                    picture.write(bitmap, own, values::own, values::animate)));
       }
       return null;
     }
@@ -459,11 +456,11 @@ public final class AnimatedSvg {
     AnimatedValue rotation = l.lettering().movable(Channel.ROTATION);
     AnimatedValue opacity = l.lettering().movable(Channel.OPACITY);
     boolean turned = l.seats().path().moves() || rotation.stagger() != null;
-    String turn = turned ? "" : turn(name, rotation, l.centre(l.values(0)), animations);
+    String turn = turned ? "" : values.turn(name, rotation, l.centre(l.values(0)), animations);
     String fade = l.fadesByLetter() ? "" : fade(name, opacity, animations);
     LetteringSvg svg = new LetteringSvg(l, scene, motion, motions, name, turned, style, animations);
     String letters = ink.isPlain() ? svg.write(outlines) : svg.write(ink, unit);
-    animate(name, animations);
+    values.animate(name, animations);
     String fill = colour((int) l.values(0).get(Channel.FILL));
     body.append("<g class=\"" + name + "\"" + (ink.isPlain() ? " fill=\"" + fill + "\"" : ""));
     body.append(style(turn, fade) + ">\n").append(letters).append("</g>\n");
@@ -497,7 +494,7 @@ public final class AnimatedSvg {
   private void placed(String name, Transformed p, Runnable contents) {
     List<String> animations = new ArrayList<>();
     String fade = fade(name, p.movable(Channel.OPACITY), animations);
-    group(name, place(name, p, animations), fade, animations, contents);
+    group(name, values.place(name, p, animations), fade, animations, contents);
   }
 
   private void faded(String name, Item p, Runnable contents) {
@@ -510,7 +507,7 @@ public final class AnimatedSvg {
     body.append("<g class=\"" + name + "\"" + style(place, fade) + ">\n");
     contents.run();
     body.append("</g>\n");
-    animate(name, animations);
+    values.animate(name, animations);
   }
 
   private void part(Drawing.Part part) {
@@ -524,94 +521,8 @@ public final class AnimatedSvg {
             (a, more) -> "<path" + fill + a + attribute(more) + " d=\"" + part.data() + "\"/>\n"));
   }
 
-  /** Where it stands: each of its values in a function of its own, so that each can move. */
-  private String place(String name, Transformed p, List<String> animations) {
-    String x = own(name + "-x", p.movable(Channel.X), 0.05, animations);
-    String y = own(name + "-y", p.movable(Channel.Y), 0.05, animations);
-    String turn = own(name + "-turn", p.movable(Channel.ROTATION), TURN, animations);
-    String scale = own(name + "-scale", p.movable(Channel.SCALE), SCALE, animations);
-    String all = "transform:translate(calc(" + x + "*1px),calc(" + y + "*1px))";
-    all += " rotate(calc(" + turn + "*1deg)) scale(" + scale + ")";
-    Point c = p.centre();
-    return c.equals(Point.ORIGIN)
-        ? all
-        : all + " translate(" + Decimal.text(-c.x(), 4) + "px," + Decimal.text(-c.y(), 4) + "px)";
-  }
-
-  /** What takes back {@link #place}. */
-  private String inverse(String name, Transformed p, List<String> animations) {
-    String x = own(name + "-x", p.movable(Channel.X), 0.05, animations);
-    String y = own(name + "-y", p.movable(Channel.Y), 0.05, animations);
-    String turn = own(name + "-turn", p.movable(Channel.ROTATION), TURN, animations);
-    String scale = own(name + "-scale", p.movable(Channel.SCALE), SCALE, animations);
-    Point c = p.centre();
-    return "transform:translate("
-        + Decimal.text(c.x(), 4)
-        + "px,"
-        + Decimal.text(c.y(), 4)
-        + "px) scale(calc(1/"
-        + scale
-        + ")) rotate(calc("
-        + turn
-        + "*-1deg)) translate(calc("
-        + x
-        + "*-1px),calc("
-        + y
-        + "*-1px))";
-  }
-
-  /** The number of a still value; a registered property, driven, of one that moves. */
-  private String own(String name, AnimatedValue m, double tolerance, List<String> animations) {
-    if (!m.moves()) {
-      return Decimal.text(m.base(), 6);
-    }
-    style.append("@property --" + name);
-    style.append("{syntax:\"<number>\";inherits:true;initial-value:0}\n");
-    style.append(motion.keyframes(name, m, tolerance, v -> "--" + name + ":" + Decimal.text(v, 5)));
-    animations.add(name);
-    return "var(--" + name + ")";
-  }
-
-  private String turn(String name, AnimatedValue m, Point about, List<String> animations) {
-    DoubleFunction<String> declare = v -> "transform:rotate(" + Decimal.text(v, 5) + "deg)";
-    String origin =
-        "transform-origin:"
-            + Decimal.text(about.x(), 4)
-            + "px "
-            + Decimal.text(about.y(), 4)
-            + "px";
-    if (!m.moves()) {
-      return m.base() == 0 ? "" : origin + ";" + declare.apply(m.base());
-    }
-    style.append(motion.keyframes(name + "-turn", m, TURN, declare));
-    animations.add(name + "-turn");
-    return origin;
-  }
-
   private String fade(String name, AnimatedValue m, List<String> animations) {
-    return fadedAsWhole.contains(name) ? "" : declaredFade(name, m, animations);
-  }
-
-  private String declaredFade(String name, AnimatedValue m, List<String> animations) {
-    DoubleFunction<String> declare =
-        v -> "opacity:" + Decimal.text(Math.min(Math.max(v / 100, 0), 1), 5);
-    if (!m.moves()) {
-      return m.base() == 100 ? "" : declare.apply(m.base());
-    }
-    style.append(motion.keyframes(name + "-fade", m, 0.3, declare));
-    animations.add(name + "-fade");
-    return "";
-  }
-
-  private void animate(String name, List<String> animations) {
-    if (animations.isEmpty()) {
-      return;
-    }
-    String each = " " + Decimal.text(scene.length(), 6) + "s linear infinite";
-    style
-        .append('.' + name + "{animation:")
-        .append(String.join(each + ",", animations))
-        .append(each + "}\n");
+    return fadedAsWhole.contains(name) ? "" : values.declaredFade(name, m, animations);
   }
 
   private static String style(String turn, String fade) {

@@ -120,6 +120,13 @@ public final class Shots {
     w.button("Add cast shadow").click();
     w.page.waitForTimeout(600);
     shoot(w.page, folder, "finish");
+    Workbench sign = demo(server, "Night market sign", 5);
+    sign.button("Lanterns").click();
+    sign.page
+        .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Outline").setExact(true))
+        .click();
+    sign.page.waitForTimeout(600);
+    shoot(sign.page, folder, "outline");
   }
 
   private static Workbench demo(TestServer server, String scene, int tab) {

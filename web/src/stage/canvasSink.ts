@@ -75,6 +75,21 @@ function colour(rgb: number): string {
   return text;
 }
 
+type Ends = [x0: number, y0: number, x1: number, y1: number];
+
+/** A gradient from one point to another, or from its middle to one of its rim. */
+function graded(g: Context, paint: FramePaint, [x0, y0, x1, y1]: Ends): CanvasGradient {
+  const gradient =
+    paint.kind === PaintKind.LINEAR
+      ? g.createLinearGradient(x0, y0, x1, y1)
+      : g.createRadialGradient(x0, y0, 0, x0, y0, Math.hypot(x1 - x0, y1 - y0));
+  for (const s of paint.stops) {
+    const alpha = Math.round(s.opacity * 255).toString(16);
+    gradient.addColorStop(s.offset, colour(s.rgb) + alpha.padStart(2, '0'));
+  }
+  return gradient;
+}
+
 /** Makes a canvas as opaque as it is light. */
 function measureLight(g: Context): void {
   const picture = g.getImageData(0, 0, g.canvas.width, g.canvas.height);
@@ -154,21 +169,19 @@ export class CanvasSink implements FrameSink {
     g.fill(this.area, 'nonzero');
   }
 
-  /** Gradients have no map of their own on a canvas: the whole canvas is mapped, the area back. */
   private fillGraded(g: Context, paint: FramePaint): void {
-    const linear = paint.kind === PaintKind.LINEAR;
-    const gradient = linear
-      ? g.createLinearGradient(0, 0, 1, 0)
-      : g.createRadialGradient(0, 0, 0, 0, 0, 1);
-    for (const s of paint.stops) {
-      const alpha = Math.round(s.opacity * 255).toString(16);
-      gradient.addColorStop(s.offset, colour(s.rgb) + alpha.padStart(2, '0'));
+    const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = paint.map;
+    if (Math.abs(a - d) + Math.abs(b + c) <= 1e-9 * (Math.abs(a) + Math.abs(b))) {
+      g.fillStyle = graded(g, paint, [e, f, a + e, b + f]);
+      g.fill(this.area, 'nonzero');
+      return;
     }
-    const map = new DOMMatrix([...paint.map]);
+    // Others have no map of their own on a canvas: all of it is mapped, and the area back.
+    const map = new DOMMatrix([a, b, c, d, e, f]);
     const area = new Path2D();
     area.addPath(this.area, map.inverse());
-    g.transform(map.a, map.b, map.c, map.d, map.e, map.f);
-    g.fillStyle = gradient;
+    g.transform(a, b, c, d, e, f);
+    g.fillStyle = graded(g, paint, [0, 0, 1, 0]);
     g.fill(area, 'nonzero');
     this.place();
   }

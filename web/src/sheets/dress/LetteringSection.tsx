@@ -21,7 +21,7 @@ export function LetteringSection({ lettering }: { lettering: Lettering }) {
           { value: 'plain', label: 'One colour' },
           { value: 'linear', label: 'Linear gradient' },
           { value: 'radial', label: 'Radial gradient' },
-          { value: 'none', label: 'Nothing', detail: 'Outlines and shadows alone' },
+          { value: 'none', label: 'Nothing' },
         ]}
         onChange={(next) => applyEdit({ op: 'fillLetters', item: id, filling: next })}
       />

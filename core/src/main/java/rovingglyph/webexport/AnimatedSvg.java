@@ -18,7 +18,6 @@ import rovingglyph.frame.PreparedPicture;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Decimal;
-import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.motion.Place;
@@ -373,11 +372,7 @@ public final class AnimatedSvg {
         PictureSvg picture = new PictureSvg(p, scene);
         String own = name + "-p";
         placed(
-            name,
-            p,
-            () ->
-                body.append(
-                    picture.write(bitmap, own, values::own, values::animate)));
+            name, p, () -> body.append(picture.write(bitmap, own, values::own, values::animate)));
       }
       return null;
     }

@@ -48,7 +48,7 @@ class CanvasParityTest {
    */
   private static final double SCALED_MEAN = 0.2;
 
-  private static final double STEEP_SHARE = 0.995;
+  private static final double STEEP_SHARE = 0.99;
   private static final double SCALED_SHARE = 0.998;
   private static final int SCALED_FARTHEST = 48;
 

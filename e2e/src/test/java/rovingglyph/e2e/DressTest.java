@@ -126,7 +126,11 @@ class DressTest {
             new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^Drawn: ")))
         .click();
     w.tab(4);
-    page.getByText("Drawn", new Page.GetByTextOptions().setExact(true)).first().click();
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions()
+                .setName(java.util.regex.Pattern.compile("^Drawn ?1 keyframe")))
+        .click();
     page.getByText("Drawn by itself").click();
     page.getByText("Letter by letter").click();
     JsonObject drawn = effect(0).get("drawn").asObject();
@@ -155,6 +159,29 @@ class DressTest {
     page.keyboard().press("Control+z");
     assertThat(w.lettering().getDouble("fromX", 0)).isZero();
     assertThat(w.lettering().getString("across", "")).isEqualTo("run");
+  }
+
+  @Test
+  void aFieldIsSeenThroughLettersThatAreHidden() {
+    w.addLettering("kites aloft");
+    String letters = w.lettering().getString("id", "");
+    w.tab(5);
+    w.button("Colour field").last().click();
+    choose("Seen through", "kites aloft");
+    assertThat(field().get("matte").asObject().getString("item", "")).isEqualTo(letters);
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("By its:")).click();
+    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Light")).click();
+    page.getByText("Inverted: show what it leaves").click();
+    page.getByText("Hide what it is seen through").click();
+    JsonObject matte = field().get("matte").asObject();
+    assertThat(matte.getString("by", "")).isEqualTo("luminance");
+    assertThat(matte.getBoolean("inverted", false)).isTrue();
+    assertThat(w.lettering().getBoolean("hidden", false)).isTrue();
+    page.keyboard().press("Control+z");
+    page.keyboard().press("Control+z");
+    assertThat(field().get("matte").asObject().get("inverted")).isNull();
+    choose("Seen through", "Nothing");
+    assertThat(field().get("matte")).isNull();
   }
 
   @Test

@@ -78,7 +78,8 @@ class PictureTest {
     "kite-string-entrance, 0.15",
     "wind-rose-badge, 0.15",
     "dune-ribbon, 0.15",
-    "pennant-line, 0.5"
+    "pennant-line, 0.5",
+    "night-market-sign, 0.5"
   })
   void theAnimatedSvgShowsTheFramesOfTheRenderer(String name, double mean) throws IOException {
     PreparedScene scene = demo(name);

@@ -61,7 +61,7 @@ function MatteFields({ item }: { item: Item }) {
         label="Seen through"
         value={matte?.item ?? WHOLE}
         options={[
-          { value: WHOLE, label: 'Nothing' },
+          { value: WHOLE, label: 'No other item' },
           ...others.map((i) => ({ value: i.id, label: doc ? nameOf(doc, i.id) : i.id })),
         ]}
         onChange={(id) => put({ matte: id || null })}

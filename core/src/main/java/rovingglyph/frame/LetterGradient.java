@@ -9,7 +9,6 @@ import rovingglyph.scene.Filling;
 import rovingglyph.seat.Letters;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
-import rovingglyph.seat.SeatValues;
 import rovingglyph.setting.Letter;
 
 /**
@@ -28,14 +27,21 @@ final class LetterGradient {
    * @param frame of the scene
    */
   static List<Point> ends(Filling.Across across, RowLayout row, Placement turned, Rect frame) {
-    SeatValues v = row.values();
     return List.of(
-        at(across, row, turned, frame, v.get(Channel.FROM_X) / 100, v.get(Channel.FROM_Y) / 100),
-        at(across, row, turned, frame, v.get(Channel.TO_X) / 100, v.get(Channel.TO_Y) / 100));
+        at(across, row, turned, frame, Channel.FROM_X, Channel.FROM_Y),
+        at(across, row, turned, frame, Channel.TO_X, Channel.TO_Y));
   }
 
   private static Point at(
-      Filling.Across across, RowLayout row, Placement p, Rect frame, double x, double y) {
+      Filling.Across across,
+      RowLayout row,
+      Placement p,
+      Rect frame,
+      Channel rightwards,
+      Channel downwards) {
+    // A letter may lag behind.
+    double x = row.value(rightwards, p.letter()) / 100;
+    double y = row.value(downwards, p.letter()) / 100;
     return switch (across) {
       case FRAME -> {
         Affine map = Letters.map(p);

@@ -188,7 +188,9 @@ public final class AnimatedSvg {
     List<Group> here = scene.groupsRound(item.id());
     List<Group> there = scene.groupsRound(matte.item());
     int both = 0;
-    while (both < Math.min(here.size(), there.size())
+    // What is filtered for an inverted one is to stand in the pixels of the frame.
+    while (!matte.inverted()
+        && both < Math.min(here.size(), there.size())
         && here.get(both).id().equals(there.get(both).id())) {
       both++;
     }
@@ -196,6 +198,10 @@ public final class AnimatedSvg {
     int groups = 0;
     for (int i = here.size() - 1; i >= both; i--) {
       out.append(moved(name + "-out" + i, here.get(i), true));
+      groups++;
+    }
+    if (matte.inverted()) {
+      out.append("<g filter=\"url(#" + AppearanceSvg.amount(name) + ")\">\n");
       groups++;
     }
     for (int i = both; i < there.size(); i++) {

@@ -117,16 +117,19 @@ final class AppearanceSvg {
                 + " in2=\"SourceAlpha\"/>"
             : "<feColorMatrix values=\"0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 1 0\"/>";
     Rect frame = new Rect(0, 0, scene.width(), scene.height());
-    FilterSvg none = new FilterSvg(item, scene);
-    return filter(id + "-f", none, frame.grown(FARTHEST)).replace("</filter>", amount + "</filter>")
+    // A blur of a group round it sees a little beyond the frame.
+    return filter(amount(name), amount, frame.grown(100))
         + mask
         + "><rect "
         + EVERYWHERE
-        + " fill=\"#fff\"/><g filter=\"url(#"
-        + id
-        + "-f)\">"
+        + " fill=\"#fff\"/>"
         + measure
-        + "</g></mask>\n";
+        + "</mask>\n";
+  }
+
+  /** The filter, in the pixels of the frame, of what an inverted matte is measured by. */
+  static String amount(String name) {
+    return name + "-amount";
   }
 
   private String clipped() {
@@ -194,14 +197,14 @@ final class AppearanceSvg {
    * browsers work on all of a filter's area.
    */
   private String filter(String id, FilterSvg f) {
-    return filter(id, f, region(t -> Affine.IDENTITY));
+    return filter(id, f.primitives(), region(t -> Affine.IDENTITY));
   }
 
   private Rect region(DoubleFunction<Affine> map) {
     return ItemRegion.of(prepared, item, map);
   }
 
-  static String filter(String id, FilterSvg f, Rect region) {
+  static String filter(String id, String primitives, Rect region) {
     return "<filter id=\""
         + id
         + "\" filterUnits=\"userSpaceOnUse\" color-interpolation-filters=\"sRGB\" x=\""
@@ -213,7 +216,7 @@ final class AppearanceSvg {
         + "\" height=\""
         + Decimal.text(Math.ceil(region.height()), 0)
         + "\">\n"
-        + f.primitives()
+        + primitives
         + "</filter>\n";
   }
 

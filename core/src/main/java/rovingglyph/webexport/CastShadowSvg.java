@@ -73,7 +73,7 @@ final class CastShadowSvg {
       out.append(mask + "-g)\"/></g></mask>\n");
       FilterSvg f = new FilterSvg(item, scene);
       f.shadeAlone(effect, CastShadow.stop(i));
-      out.append(AppearanceSvg.filter(filter, f, region));
+      out.append(AppearanceSvg.filter(filter, f.primitives(), region));
       String blend = i == 0 ? "" : " style=\"mix-blend-mode:plus-lighter\"";
       out.append("<g mask=\"url(#" + mask + ")\"" + blend + "><g filter=\"url(#" + filter);
       out.append(")\"><g style=\"transform:" + ground + " " + flat + " " + back + "\">");

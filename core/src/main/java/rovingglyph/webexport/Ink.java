@@ -9,6 +9,7 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Scene;
+import rovingglyph.schema.Spelling;
 
 /**
  * What shapes are written in: as they are, as the line of an outline along their edges, or as an
@@ -103,7 +104,6 @@ final class Ink {
       return " fill=\"#000\" stroke=\"none\"";
     }
     Effect.LineJoin join = effect.choice(Effect.LINE_JOIN);
-    String word = join.name().toLowerCase(java.util.Locale.ROOT);
     String cap = join == Effect.LineJoin.ROUND ? "round" : "butt";
     List<String> declared = new ArrayList<>();
     List<String> animations = new ArrayList<>();
@@ -127,7 +127,7 @@ final class Ink {
     return " fill=\"none\""
         + (stroke.isEmpty() ? "" : " stroke=\"" + stroke + "\"")
         + " stroke-linejoin=\""
-        + word
+        + Spelling.of(join)
         + "\" stroke-linecap=\""
         + cap
         + "\""

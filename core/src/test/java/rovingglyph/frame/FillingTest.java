@@ -110,6 +110,18 @@ class FillingTest {
   }
 
   @Test
+  void itsEndsLagFromLetterToLetter() {
+    String moving =
+        "{\"keyframes\":[{\"time\":0,\"value\":0},{\"time\":4,\"value\":40}],"
+            + "\"stagger\":{\"delay\":0.5,\"order\":\"forward\",\"seed\":0}}";
+    List<Point[]> all = ends(graded("letter", ",\"fromX\":" + moving), 2);
+    // Letters stand 50 px apart; each has moved by a tenth of its advance less than the last.
+    for (int i = 1; i < 4; i++) {
+      assertThat(all.get(i)[0].x() - all.get(i - 1)[0].x()).isCloseTo(50 - 2.5, within(1e-6));
+    }
+  }
+
+  @Test
   void lettersWithAColourByARuleKeepIt() {
     String rule = ",\"rules\":[{\"by\":\"letters\",\"every\":4,\"from\":1,\"fill\":\"#00FF00\"}]";
     assertThat(ends(graded("run", rule), 0)).hasSize(3);

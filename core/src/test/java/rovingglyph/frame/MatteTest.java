@@ -83,6 +83,20 @@ class MatteTest {
     assertThat(AnimatedSvg.write(TestScenes.prepare(grouped))).contains("scale(calc(1/var(");
   }
 
+  /** What an inverted matte is measured by is filtered in the frame: groups may lie far from it. */
+  @Test
+  void anInvertedMatteIsFilteredInThePixelsOfTheFrame() {
+    String json =
+        document("drawing", "\"hidden\":true", MATTE.formatted("it", ",\"inverted\":true"))
+            .replace(
+                "\"items\":[",
+                "\"items\":[{\"kind\":\"group\",\"id\":\"o\",\"members\":[\"it\",\"seen\"],\"x\":3000},");
+    String svg = AnimatedSvg.write(TestScenes.prepare(json));
+    int filter = svg.indexOf("filter=\"url(#");
+    assertThat(svg.substring(0, filter)).contains("translate(calc(3000*-1px)");
+    assertThat(svg.substring(filter)).contains("translate(calc(3000*1px)");
+  }
+
   /** The maps and points after the matte begins. */
   private static List<String> measure(String json, double time) {
     List<FrameEntries.Entry> all = frame(json, time);

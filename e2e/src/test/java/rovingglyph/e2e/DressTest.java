@@ -180,7 +180,7 @@ class DressTest {
     page.keyboard().press("Control+z");
     page.keyboard().press("Control+z");
     assertThat(field().get("matte").asObject().get("inverted")).isNull();
-    choose("Seen through", "Nothing");
+    choose("Seen through", "No other item");
     assertThat(field().get("matte")).isNull();
   }
 

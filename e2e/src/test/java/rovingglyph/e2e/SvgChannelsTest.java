@@ -54,9 +54,17 @@ class SvgChannelsTest {
     out.put("trailFrom", new String[] {"0", "50"});
     out.put("trailTo", new String[] {"10", "100"});
     out.put("fill", new String[] {"\"#C4472D\"", "\"#2F6F7E\""});
+    out.put("fromX", new String[] {"0", "60"});
+    out.put("fromY", new String[] {"0", "50"});
+    out.put("toX", new String[] {"40", "100"});
+    out.put("toY", new String[] {"20", "100"});
     out.put("axes.wght", new String[] {"200", "800"});
     return out;
   }
+
+  /** What the gradient goes across whose end each of these moves. */
+  private static final Map<String, String> GRADED =
+      Map.of("fromX", "path", "fromY", "frame", "toX", "run", "toY", "letter");
 
   private static String keyed(String[] v, String easing) {
     return "{\"still\":%s,\"keyframes\":[{\"time\":0.2,\"value\":%s,\"easing\":%s},{\"time\":1.55,\"value\":%s}]}"
@@ -123,6 +131,16 @@ class SvgChannelsTest {
     if (moving.keySet().stream().anyMatch(n -> n.startsWith("sweep"))) {
       own.put("sweep", "{\"soft\":30}");
     }
+    GRADED.forEach(
+        (name, across) -> {
+          if (moving.containsKey(name)) {
+            own.put("filling", across.equals("letter") ? "\"radial\"" : "\"linear\"");
+            own.put("across", "\"" + across + "\"");
+            own.put(
+                "stops",
+                "[{\"offset\":0,\"colour\":\"#C4472D\"},{\"offset\":100,\"colour\":\"#2F6F7E\"}]");
+          }
+        });
     if (moving.keySet().stream().anyMatch(n -> n.startsWith("trail"))) {
       own.put("trail", "{\"colour\":\"#C4472D\",\"width\":6,\"cap\":\"round\"}");
     }

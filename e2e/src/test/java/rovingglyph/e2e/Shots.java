@@ -125,7 +125,9 @@ public final class Shots {
     sign.page
         .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Outline").setExact(true))
         .click();
-    sign.page.waitForTimeout(600);
+    // The pose in which the picture is seen.
+    sign.page.getByText("3.10 s").click();
+    sign.page.waitForTimeout(900);
     shoot(sign.page, folder, "outline");
   }
 

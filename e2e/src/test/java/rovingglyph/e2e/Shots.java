@@ -126,7 +126,7 @@ public final class Shots {
         .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Outline").setExact(true))
         .click();
     // The pose in which the picture is seen.
-    sign.page.getByText("3.10 s").click();
+    sign.page.getByText("3.10 s", new Page.GetByTextOptions().setExact(true)).first().click();
     sign.page.waitForTimeout(900);
     shoot(sign.page, folder, "outline");
   }

@@ -22,9 +22,9 @@ import rovingglyph.type.Outline;
  *
  * <p>The outlines of an area are one after another: the index of one of the prepared scene's and
  * the six numbers of its map to scene pixels, as in SVG's {@code matrix()}; or, where it is of this
- * frame alone, {@link #INLINE}, how many numbers follow, and those, which are {@link PathStep}s; or
- * {@link #MAPPED}, the six numbers of a map, and the same. They are one area, filled once, so that
- * overlapping letters of one lettering do not show through each other.
+ * frame alone, {@link #INLINE}, how many numbers follow, and those, which are {@link PathStep}s.
+ * They are one area, filled once, so that overlapping letters of one lettering do not show through
+ * each other. A line may also have {@link #MAPPED}, the six numbers of a map, and steps.
  */
 public final class Frame {
   /** Numbers before what an entry holds. */

@@ -102,7 +102,11 @@ export function WordsSheet({ lettering }: { lettering: Lettering }) {
       )}
       <section className="section">
         <h2 className="section-title">Colour</h2>
-        <MovableColour item={id} channel="fill" label="Fill" />
+        {(lettering.filling ?? 'plain') === 'plain' ? (
+          <MovableColour item={id} channel="fill" label="Fill" />
+        ) : (
+          <p className="text-soft">Dress says what these letters are filled with.</p>
+        )}
         {typeof lettering.fill !== 'string' && (
           <Segments
             label="Mixed in"

@@ -53,10 +53,11 @@ public record FramePaint(
    * A gradient from a point to another, or from its middle to one of its rim. One that ends where
    * it begins is of the colour of its last stop, as in SVG.
    *
+   * @param linear whether it is the former
    * @param map of these points to the pixels round it
    */
   static FramePaint graded(
-      Kind kind, List<Gradient.Stop> stops, Point from, Point to, Affine map, double alpha) {
+      boolean linear, List<Gradient.Stop> stops, Point from, Point to, Affine map, double alpha) {
     if (from.equals(to)) {
       Gradient.Stop last = stops.get(stops.size() - 1);
       return plain(last.colour(), alpha * last.opacity() / 100);
@@ -64,7 +65,7 @@ public record FramePaint(
     double dx = to.x() - from.x();
     double dy = to.y() - from.y();
     return new FramePaint(
-        kind,
+        linear ? Kind.LINEAR : Kind.RADIAL,
         alpha,
         0,
         -1,

@@ -55,8 +55,8 @@ final class LetterGradient {
       case RUN -> {
         // A placement's own distance is brought round.
         int last = row.letters().size() - 1;
-        double from = row.distance(0) - row.place(0).advance() / 2;
-        double to = row.distance(last) + row.place(last).advance() / 2;
+        double from = row.distance(0) - row.advance(0) / 2;
+        double to = row.distance(last) + row.advance(last) / 2;
         yield along(p, from + (to - from) * x, row.distance(p.letter()));
       }
       case PATH -> {

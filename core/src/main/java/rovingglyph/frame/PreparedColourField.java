@@ -78,11 +78,8 @@ public record PreparedColourField(ColourField field, Rect frame) implements Prep
     }
     Point from = ends(Channel.FROM_X, Channel.FROM_Y, time);
     Point to = ends(Channel.TO_X, Channel.TO_Y, time);
-    FramePaint.Kind kind =
-        field.fill().kind() == Gradient.Kind.LINEAR
-            ? FramePaint.Kind.LINEAR
-            : FramePaint.Kind.RADIAL;
-    return FramePaint.graded(kind, stops, from, to, map(time), alpha);
+    boolean linear = field.fill().kind() == Gradient.Kind.LINEAR;
+    return FramePaint.graded(linear, stops, from, to, map(time), alpha);
   }
 
   /** Where a gradient begins or ends, in the field's own pixels. */

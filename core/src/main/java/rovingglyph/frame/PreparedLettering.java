@@ -207,18 +207,21 @@ public record PreparedLettering(
    */
   public List<Point> gradient(RowLayout row, int letter, boolean turned) {
     Placement p = turned(row, row.place(letter));
-    List<Point> ends = LetterGradient.ends(lettering.filling().across(), row, p, frame);
-    Affine map = bent() ? Letters.map(turned ? p : row.place(letter)) : Affine.IDENTITY;
+    return gradient(row, p, turned ? p : row.place(letter));
+  }
+
+  private List<Point> gradient(RowLayout row, Placement turned, Placement standing) {
+    List<Point> ends = LetterGradient.ends(lettering.filling().across(), row, turned, frame);
+    Affine map = bent() ? Letters.map(standing) : Affine.IDENTITY;
     return ends.stream().map(map::apply).toList();
   }
 
   private FramePaint graded(Ink i) {
-    List<Point> ends = gradient(i.row, i.place.letter(), true);
+    List<Point> ends = gradient(i.row, i.place, i.place);
     Affine map = bent() ? Affine.IDENTITY : Letters.map(i.place);
     Filling f = lettering.filling();
-    FramePaint.Kind kind =
-        f.kind() == Filling.Kind.LINEAR ? FramePaint.Kind.LINEAR : FramePaint.Kind.RADIAL;
-    return FramePaint.graded(kind, f.stops(), ends.get(0), ends.get(1), map, i.alpha);
+    boolean linear = f.kind() == Filling.Kind.LINEAR;
+    return FramePaint.graded(linear, f.stops(), ends.get(0), ends.get(1), map, i.alpha);
   }
 
   /** Whether a letter is filled as the lettering is, not as a rule says. */

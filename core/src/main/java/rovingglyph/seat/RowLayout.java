@@ -310,6 +310,14 @@ public final class RowLayout {
     return room.ruler().distance(measuredTail() + shifted + middles[i] + slip(i));
   }
 
+  /** How much of the row a letter takes up, px, tracking included. */
+  public double advance(int i) {
+    if (middles == null) {
+      lay();
+    }
+    return advances[i];
+  }
+
   /** How far a lagging letter is from where the others' values put it, on the ruler. */
   private double slip(int i) {
     return looks.slip(i) * room.ruler().stretch();

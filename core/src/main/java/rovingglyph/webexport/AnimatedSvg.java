@@ -393,7 +393,7 @@ public final class AnimatedSvg {
               : () ->
                   body.append(
                       ink.shape(
-                          "", 1, 1, (a, style) -> none.path(path.path(), a + attribute(style))));
+                          "", 1, 1, (a, style) -> none.path(path.path(), a + Ink.style(style))));
       faded(name, p, () -> measured(t -> 1, shape));
       return null;
     }
@@ -485,11 +485,7 @@ public final class AnimatedSvg {
   private void rectangle(DoubleFunction<Rect> box) {
     DoubleFunction<Rect> there = t -> box.apply(t).isEmpty() ? new Rect(0, 0, 0, 0) : box.apply(t);
     SmilAttribute rect = SmilAttribute.rectangle(scene, 0.05, there);
-    body.append(ink.shape("", 1, 1, (a, style) -> rect.element("rect", a + attribute(style), "")));
-  }
-
-  private static String attribute(String style) {
-    return style.isEmpty() ? "" : " style=\"" + style + "\"";
+    body.append(ink.shape("", 1, 1, (a, style) -> rect.element("rect", a + Ink.style(style), "")));
   }
 
   private void placed(String name, Transformed p, Runnable contents) {
@@ -519,7 +515,7 @@ public final class AnimatedSvg {
             "",
             1,
             ratio,
-            (a, more) -> "<path" + fill + a + attribute(more) + " d=\"" + part.data() + "\"/>\n"));
+            (a, more) -> "<path" + fill + a + Ink.style(more) + " d=\"" + part.data() + "\"/>\n"));
   }
 
   private String fade(String name, AnimatedValue m, List<String> animations) {
@@ -527,8 +523,7 @@ public final class AnimatedSvg {
   }
 
   private static String style(String turn, String fade) {
-    String both = turn + (turn.isEmpty() || fade.isEmpty() ? "" : ";") + fade;
-    return both.isEmpty() ? "" : " style=\"" + both + "\"";
+    return Ink.style(turn + (turn.isEmpty() || fade.isEmpty() ? "" : ";") + fade);
   }
 
   static String colour(int rgb) {

@@ -27,11 +27,6 @@ final class AppearanceSvg {
   /** Wide enough for any frame, in px either way. */
   static final String EVERYWHERE = "x=\"-20000\" y=\"-20000\" width=\"40000\" height=\"40000\"";
 
-  /**
-   * Beyond the frame, px, something in a group may still be seen: browsers take all of a filter.
-   */
-  private static final double FARTHEST = 500;
-
   /** Of a blur's standard deviation, px. */
   private static final double TOLERANCE = 0.03;
 

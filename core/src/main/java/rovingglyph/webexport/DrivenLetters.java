@@ -212,13 +212,15 @@ final class DrivenLetters {
               1,
               SampledLetters.ratio(ink, outline.subPaths()),
               (attributes, more) ->
-                  "<path" + fill + attributes + more(more) + " d=\"" + outline.data() + "\"/>"));
+                  "<path"
+                      + fill
+                      + attributes
+                      + Ink.style(more)
+                      + " d=\""
+                      + outline.data()
+                      + "\"/>"));
     }
     out.append("</g>\n");
-  }
-
-  private static String more(String style) {
-    return style.isEmpty() ? "" : " style=\"" + style + "\"";
   }
 
   private static String outline(Letter letter, Cluster.Glyph g) {

@@ -310,7 +310,12 @@ final class Ink {
     if (!animations.isEmpty()) {
       all.add("animation:" + String.join(",", animations));
     }
-    return all.isEmpty() ? "" : " style=\"" + String.join(";", all) + "\"";
+    return style(String.join(";", all));
+  }
+
+  /** The same of what is said already. */
+  static String style(String declarations) {
+    return declarations.isEmpty() ? "" : " style=\"" + declarations + "\"";
   }
 
   private static double[] rgb(int c) {

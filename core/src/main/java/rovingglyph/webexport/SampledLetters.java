@@ -254,8 +254,7 @@ final class SampledLetters {
         ratio,
         (attributes, style) -> {
           String both = style + (style.isEmpty() || animation.isEmpty() ? "" : ";") + animation;
-          String styled = both.isEmpty() ? "" : " style=\"" + both + "\"";
-          return "<path" + fill + attributes + " d=\"" + d + "\"" + styled + "/>";
+          return "<path" + fill + attributes + " d=\"" + d + "\"" + Ink.style(both) + "/>";
         });
   }
 

@@ -6,6 +6,7 @@ import type {
   GuidePath,
   Knot,
   LandingName,
+  Motion,
   Pair,
   SceneDoc,
   ShapeName,
@@ -24,8 +25,10 @@ export interface ItemSummary {
   channels: Partial<Record<Channel, KeyframeInfo[]>>;
   /** All values that move in any way. */
   moving: Channel[];
-  /** The values of its effects and of its clip. */
+  /** The values of its effects, its clip and its ride. */
   appearance: Channel[];
+  /** Of an item that rides: the length of its path at the start of the scene, px. */
+  rideLength?: number;
   /** Of a lettering at the start of the scene: its path, its room and its text, px. */
   length?: number;
   comesRound?: boolean;
@@ -254,6 +257,7 @@ interface ChannelInfo {
   colour: boolean;
   lags: boolean;
   follows: boolean;
+  alongPath: boolean;
 }
 
 const channels = new Map<Channel, ChannelInfo>();
@@ -292,6 +296,17 @@ export function mayLag(channel: Channel): boolean {
 /** Whether a value of a lettering may follow that of another one. */
 export function mayFollow(channel: Channel): boolean {
   return channelOf(channel).follows;
+}
+
+/** Whether a value tells how far along a path something is, so that it may land. */
+export function isAlongPath(channel: Channel): boolean {
+  return channelOf(channel).alongPath;
+}
+
+/** What moves a value beside its keyframes; nothing of one that is still. */
+export function motionOf(item: string, channel: Channel): Partial<Motion> {
+  const written: unknown = JSON.parse(bridge.motion(item, channel));
+  return typeof written === 'object' && written !== null ? written : {};
 }
 
 export function unitOf(channel: Channel): string {
@@ -358,6 +373,9 @@ export const {
   endSpeeds,
   itemAt,
   groupTransform,
+  roundTransform,
+  rideMark,
+  dragRide,
   outside,
   onFrame,
   pathData,

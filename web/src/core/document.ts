@@ -36,6 +36,7 @@ export type {
   Profile,
   Phrases,
   Picture,
+  Ride,
   Rows,
   SceneDoc,
   Seat,

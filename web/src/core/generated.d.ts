@@ -26,6 +26,10 @@ declare module '*/generated/core.js' {
   export function speed(item: string, channel: string, time: number): number;
   export function itemAt(x: number, y: number, time: number, reach: number): string;
   export function groupTransform(item: string, time: number, turned: boolean): Float64Array;
+  export function roundTransform(item: string, time: number): Float64Array;
+  export function rideMark(item: string, time: number): Float64Array;
+  export function dragRide(item: string, time: number, x: number, y: number): Float64Array;
+  export function motion(item: string, channel: string): string;
   export function outside(lettering: string, from: number, to: number): Float64Array;
   export function keyframes(item: string, channel: string): string;
   export function endSpeeds(item: string, channel: string, index: number): Float64Array;

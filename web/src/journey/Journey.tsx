@@ -103,7 +103,7 @@ export function Journey() {
               </div>
             </>
           )}
-          <KeyframePanel item={selected} channel={channel} along={along} />
+          <KeyframePanel item={selected} channel={channel} />
         </>
       )}
     </aside>

@@ -15,7 +15,6 @@ import { LANDINGS } from './words';
 interface Props {
   item: string;
   channel: Channel;
-  along: boolean;
 }
 
 const NONE: Cue[] = [];
@@ -89,7 +88,7 @@ interface OneProps extends Props {
   count: number;
 }
 
-function One({ item, channel, along, info, index, count }: OneProps) {
+function One({ item, channel, info, index, count }: OneProps) {
   const cues = useEditor((s) => s.doc?.cues) ?? NONE;
   const [hold, setHold] = useState(1);
   const at = { item, channel, index };
@@ -142,7 +141,7 @@ function One({ item, channel, along, info, index, count }: OneProps) {
           }}
         />
       )}
-      {along && (
+      {core.isAlongPath(channel) && (
         <Choice
           label="Lands"
           value={info.landing ?? 'none'}

@@ -1,6 +1,6 @@
 import * as core from '../core/core';
 import { pathOf, useEditor } from '../state/editor';
-import { fieldOf, isLocked, letteringOf, placedOf } from '../state/items';
+import { fieldOf, isLocked, itemOf, letteringOf, placedOf } from '../state/items';
 import { editPath } from '../state/paths';
 import { chosenWith, setValue } from '../state/values';
 import { keyOf, runKey } from './actions';
@@ -24,6 +24,11 @@ function usesArrows(target: HTMLElement): boolean {
   return target.matches('input, button, [role=menuitem]') && !target.matches('main button');
 }
 
+/** What arrow keys change, level and upright. */
+const PLACE = ['x', 'y'] as const;
+const SEAT = ['pathOffset', 'baselineShift'] as const;
+const RIDE = ['rideOffset', 'rideShift'] as const;
+
 /** The chosen points or the path, else what is placed, else the lettering: along and across. */
 function nudge(e: KeyboardEvent): void {
   const { doc, selected, points, tab, time } = useEditor.getState();
@@ -42,7 +47,9 @@ function nudge(e: KeyboardEvent): void {
     const placed = placedOf(doc, id) !== undefined;
     if (!placed && !letteringOf(doc, id)) continue;
     const level = dx !== 0;
-    const channel = placed ? (level ? 'x' : 'y') : level ? 'pathOffset' : 'baselineShift';
+    const rides = placed && itemOf(doc, id)?.ride !== undefined;
+    const ways = rides ? RIDE : placed ? PLACE : SEAT;
+    const channel = ways[level ? 0 : 1];
     const to = core.value(id, channel, time) + (level ? dx : placed ? dy : -dy);
     setValue(id, channel, to, e.altKey, 'nudge');
   }

@@ -5,7 +5,7 @@ import { useOpenEffect } from '../state/openEffect';
 import { setValue } from '../state/values';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
-import { Handle } from './Handle';
+import { Grippable } from './Grippable';
 
 interface Props {
   item: Item;
@@ -14,14 +14,6 @@ interface Props {
 }
 
 type Grip = 'ground' | 'line' | 'throw';
-
-/** Arrow keys and where they lead. */
-const ARROWS: Record<string, [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 /** Of the effect that is open in the sheet: how far its shadow falls, or the ground it is cast on. */
 export function EffectHandles({ item, unit, toScene }: Props) {
@@ -127,38 +119,6 @@ function CastHandles({ item, effect, unit, toScene }: OfEffect) {
           onStep={(sx, sy) => put(grip, place.x + sx, place.y + sy)}
         />
       ))}
-    </g>
-  );
-}
-
-interface GrippableProps {
-  x: number;
-  y: number;
-  unit: number;
-  label: string;
-  testId: string;
-  onDown: (e: React.PointerEvent) => void;
-  /** By keys, scene pixels. */
-  onStep: (x: number, y: number) => void;
-}
-
-/** A handle that arrow keys move, too; with Shift by ten. */
-function Grippable({ x, y, unit, label, testId, onDown, onStep }: GrippableProps) {
-  return (
-    <g
-      tabIndex={0}
-      role="button"
-      aria-label={label}
-      onKeyDown={(e) => {
-        const way = ARROWS[e.key];
-        if (!way) return;
-        e.preventDefault();
-        e.stopPropagation();
-        const far = e.shiftKey ? 10 : 1;
-        onStep(way[0] * far, way[1] * far);
-      }}
-    >
-      <Handle x={x} y={y} unit={unit} title={label} onDown={onDown} testId={testId} />
     </g>
   );
 }

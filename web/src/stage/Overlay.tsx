@@ -11,6 +11,7 @@ import { EffectHandles } from './EffectHandles';
 import { PictureHandles } from './PictureHandles';
 import { PlaceHandles } from './PlaceHandles';
 import { PointHandles, useMarquee } from './PointHandles';
+import { RideHandle } from './RideHandle';
 import { SeatHandles } from './SeatHandles';
 import { BoxHandles, PathGrip, ShapeHandles } from './ShapeHandles';
 import { snapThrough } from './snap';
@@ -20,10 +21,12 @@ import { SnapLines } from './SnapLines';
 export function Overlay({ unit }: { unit: number }) {
   const svg = useRef<SVGSVGElement>(null);
   const within = useRef<SVGGElement>(null);
+  const round = useRef<SVGGElement>(null);
   const [points, setPoints] = useState<SVGGElement | null>(null);
   const toFrame = useMemo(() => sceneCoordinates(svg), []);
   // What stands in groups is edited where they bring it.
   const toScene = useMemo(() => sceneCoordinates(within), []);
+  const toRound = useMemo(() => sceneCoordinates(round), []);
   const doc = useEditor((s) => s.doc);
   const paths = useEditor((s) => s.summary?.paths);
   const selected = useEditor((s) => s.selected);
@@ -41,7 +44,9 @@ export function Overlay({ unit }: { unit: number }) {
   const placed = placedOf(doc, selected);
   const about = placed?.id ?? (drawing || path?.id === lettering?.path ? lettering?.id : undefined);
   // A path is edited as it is; elsewhere it is shown where the words are.
-  const groupTransform = useGroupTransform(about, tab !== 'path' && !drawing);
+  const turned = tab !== 'path' && !drawing;
+  const groupTransform = useTransform(about, (id, time) => core.groupTransform(id, time, turned));
+  const roundTransform = useTransform(selected ?? undefined, core.roundTransform);
   const inner = unit / Math.hypot(groupTransform[0] ?? 1, groupTransform[1] ?? 0);
   useEffect(() => snapThrough(groupTransform), [groupTransform]);
   const matrix = `matrix(${groupTransform.join(' ')})`;
@@ -77,6 +82,9 @@ export function Overlay({ unit }: { unit: number }) {
   const places = placed && !everywhere && !isLocked(doc, placed.id) && !drawing && tab !== 'path';
   const item = itemOf(doc, selected);
   const dressed = tab === 'dress' && item && !isLocked(doc, item.id) && !drawing ? item : null;
+  const rides = item?.ride && !isLocked(doc, item.id) && turned && tab !== 'words' ? item : null;
+  const rail = rides && doc.paths.find((p) => p.id === rides.ride?.path);
+  const outer = unit / Math.hypot(roundTransform[0] ?? 1, roundTransform[1] ?? 0);
   const viewBox = `0 0 ${doc.width} ${doc.height}`;
   return (
     <>
@@ -122,7 +130,7 @@ export function Overlay({ unit }: { unit: number }) {
             <SeatHandles id={lettering.id} stops={tab !== 'words'} unit={inner} toScene={toScene} />
           )}
           {places && placed.kind === 'picture' && (
-            <PictureHandles id={placed.id} unit={inner} toScene={toScene} />
+            <PictureHandles id={placed.id} unit={inner} toScene={toScene} toRound={toRound} />
           )}
           {places && (
             <PlaceHandles
@@ -130,9 +138,9 @@ export function Overlay({ unit }: { unit: number }) {
               scales={placed.kind !== 'picture'}
               unit={inner}
               toScene={toScene}
+              toRound={toRound}
             />
           )}
-          {dressed && <EffectHandles item={dressed} unit={inner} toScene={toScene} />}
           {marquee.box && (
             <rect
               x={marquee.box[0]}
@@ -144,6 +152,11 @@ export function Overlay({ unit }: { unit: number }) {
             />
           )}
           {drawing && <DrawingLayer drawing={drawing} unit={inner} toScene={toScene} />}
+        </g>
+        <g ref={round} transform={`matrix(${roundTransform.join(' ')})`}>
+          {rail && <PathLines path={rail} unit={outer} toScene={toRound} />}
+          {dressed && <EffectHandles item={dressed} unit={outer} toScene={toRound} />}
+          {rides && !placed && <RideHandle id={rides.id} unit={outer} toRound={toRound} />}
         </g>
         <SnapLines width={doc.width} height={doc.height} unit={unit} />
       </svg>
@@ -161,9 +174,12 @@ export function Overlay({ unit }: { unit: number }) {
  * The map of an item to the frame at the playhead, as six numbers of a matrix. It is the same array
  * while they are the same: a drag or playback does not draw the whole overlay anew for it.
  */
-function useGroupTransform(item: string | undefined, turned: boolean): number[] {
+function useTransform(
+  item: string | undefined,
+  of: (item: string, time: number) => Float64Array,
+): number[] {
   const numbers = useEditor((s) =>
-    item && s.shown > 0 ? core.groupTransform(item, s.time, turned).join(' ') : '1 0 0 1 0 0',
+    item && s.shown > 0 && s.summary?.items[item] ? of(item, s.time).join(' ') : '1 0 0 1 0 0',
   );
   return useMemo(() => numbers.split(' ').map(Number), [numbers]);
 }

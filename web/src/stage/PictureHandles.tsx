@@ -11,6 +11,8 @@ interface Props {
   id: string;
   unit: number;
   toScene: ToScene;
+  /** The pixels round the item, without the path that carries it. */
+  toRound: ToScene;
 }
 
 const EDGES = ['top', 'right', 'bottom', 'left'] as const;
@@ -24,10 +26,10 @@ const INWARD = ['ArrowDown', 'ArrowLeft', 'ArrowUp', 'ArrowRight'];
 const STILL = 3;
 
 /** Round a picture: its body to move it by, corners to scale it, edges to crop it. */
-export function PictureHandles({ id, unit, toScene }: Props) {
+export function PictureHandles({ id, unit, toScene, toRound }: Props) {
   const time = useEditor((s) => s.time);
   useEditor((s) => s.shown);
-  const { move, scale } = usePlaceDrags(id, unit, toScene);
+  const { move, scale } = usePlaceDrags(id, unit, toScene, toRound);
   const c = core.corners(id, time);
   if (c.length === 0) return null;
   const corner = (i: number) => ({ x: c[2 * (i % 4)]!, y: c[2 * (i % 4) + 1]! });

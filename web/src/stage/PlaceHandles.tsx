@@ -8,13 +8,15 @@ interface Props {
   scales: boolean;
   unit: number;
   toScene: ToScene;
+  /** The pixels round the item, without the path that carries it. */
+  toRound: ToScene;
 }
 
 const RING = 58;
 
 /** Of a picture or group: its centre to move it by, and a ring round that to turn and scale it by. */
-export function PlaceHandles({ id, scales, unit, toScene }: Props) {
-  const { x, y, turn, move, rotate, scale } = usePlaceDrags(id, unit, toScene);
+export function PlaceHandles({ id, scales, unit, toScene, toRound }: Props) {
+  const { x, y, turn, move, rotate, scale } = usePlaceDrags(id, unit, toScene, toRound);
   const away = (degrees: number) => {
     const a = ((turn + degrees) * Math.PI) / 180;
     return { x: x + RING * unit * Math.cos(a), y: y + RING * unit * Math.sin(a) };

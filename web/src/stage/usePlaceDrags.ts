@@ -1,13 +1,18 @@
 import { useMemo } from 'react';
 import * as core from '../core/core';
 import { useEditor } from '../state/editor';
+import { itemOf } from '../state/items';
 import { setValue } from '../state/values';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
 import { endSnap, snapped } from './snap';
+import { useRideDrag } from './useRideDrag';
 
-/** Where an item stands, and the drags that move, turn and scale it about its centre. */
-export function usePlaceDrags(id: string, unit: number, toScene: ToScene) {
+/**
+ * Where an item stands, and the drags that move, turn and scale it about its centre; one that rides
+ * is moved along its path.
+ */
+export function usePlaceDrags(id: string, unit: number, toScene: ToScene, toRound: ToScene) {
   const time = useEditor((s) => s.time);
   const shown = useEditor((s) => s.shown);
   const [x = 0, y = 0, turn = 0] = useMemo(
@@ -15,7 +20,13 @@ export function usePlaceDrags(id: string, unit: number, toScene: ToScene) {
     [id, time, shown],
   );
 
+  const rides = useEditor((s) => itemOf(s.doc, id)?.ride !== undefined);
+  const ride = useRideDrag(id, unit, toRound);
   const move = (e: React.PointerEvent) => {
+    if (rides) {
+      ride(e);
+      return;
+    }
     const [px, py] = toScene(e);
     drag(
       e,

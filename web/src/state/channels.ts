@@ -15,6 +15,9 @@ export const MORE: Channel[] = ['tracking', 'wordSpacing', 'letterTurn', 'fixedA
 export const SHOWN: Channel[] = ['revealFrom', 'revealTo', 'sweepFrom', 'sweepTo'];
 export const OF_PLACED: Channel[] = ['x', 'y', 'scale', 'rotation', 'opacity'];
 
+/** Of an item that a path carries; the core names them among {@link appearanceOf}. */
+export const OF_RIDE: Channel[] = ['rideOffset', 'rideShift', 'rideGap'];
+
 /** Of a picture: all of it, whatever is cropped, and how much of it is cut off. */
 export const OF_PICTURE: Channel[] = ['width', 'height'];
 export const OF_CROP: Channel[] = ['cropLeft', 'cropTop', 'cropRight', 'cropBottom'];
@@ -38,7 +41,7 @@ export function channelsOfField(field: ColourField): Channel[] {
   return [...area, ...(field.filling === 'plain' ? ['fill'] : OF_GRADIENT)];
 }
 
-/** The values of an item's effects and of its clip; the core names them. */
+/** The values of an item's effects, its clip and its ride; the core names them. */
 export function appearanceOf(id: string | null): Channel[] {
   return useEditor.getState().summary?.items[id ?? '']?.appearance ?? [];
 }

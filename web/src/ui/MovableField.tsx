@@ -28,7 +28,11 @@ export function MovableField(props: Props) {
   const time = useRestingTime();
   const opened = useEditor((s) => s.opened);
   const known = useEditor((s) => s.summary?.items[item] !== undefined);
-  const length = useEditor((s) => s.summary?.items[item]?.length ?? 0);
+  const rides = channel === 'rideOffset' || channel === 'rideGap';
+  const length = useEditor((s) => {
+    const of = s.summary?.items[item];
+    return (rides ? of?.rideLength : of?.length) ?? 0;
+  });
   const value = useMemo(() => {
     if (!known || opened < 1) return null;
     const now = core.value(item, channel, time);
@@ -37,7 +41,8 @@ export function MovableField(props: Props) {
   const laps = (v: number) => v * length;
   const em = unitOf(channel) === 'em';
   const scale = channel === 'scale';
-  const onPath = channel === 'pathOffset' || channel === 'startMargin' || channel === 'endMargin';
+  const margin = channel === 'startMargin' || channel === 'endMargin';
+  const onPath = rides || margin || channel === 'pathOffset';
   const path = { '%': (v: number) => (v / 100) * length, lap: laps, laps };
   const units = onPath ? path : em ? { '%': (v: number) => v / 100 } : undefined;
   const put = (v: number, whole: boolean) => {

@@ -1,24 +1,20 @@
+import { useMemo } from 'react';
 import * as core from '../../core/core';
 import type { Problem } from '../../core/core';
 import { plainStagger, plainSway } from '../../core/document';
-import type { Channel, Follow, Lettering, Motion, Stagger, Sway } from '../../core/document';
+import type { Channel, Follow, Lettering, Stagger, Sway } from '../../core/document';
 import { applyEdit, useEditor } from '../../state/editor';
-import { letteringsOf, nameOf, shapeOf } from '../../state/items';
+import { letteringsOf, nameOf } from '../../state/items';
 import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
 import { NumberField } from '../../ui/NumberField';
 
-/** The motion of a value as the document has it; undefined for a plain number. */
-function motionOf(item: object | undefined, channel: Channel): Partial<Motion> | undefined {
-  const fields = item as Record<string, unknown> | undefined;
-  const seat = fields?.seat as Record<string, unknown> | undefined;
-  const axes = fields?.axes as Record<string, unknown> | undefined;
-  const value = channel.startsWith('axis-')
-    ? axes?.[channel.slice(5)]
-    : (seat?.[channel] ?? fields?.[channel]);
-  return value && typeof value === 'object' ? (value as Motion) : undefined;
-}
+const PACES: { value: 'per-second' | 'laps' | 'letters'; label: string }[] = [
+  { value: 'per-second', label: 'Px per second' },
+  { value: 'laps', label: 'Laps per loop of the scene' },
+];
+const LETTERS = { value: 'letters' as const, label: 'Letters per second' };
 
 /** What moves the charted value beside its keyframes: cruise, sway, lag from letter to letter. */
 export function MotionFields(props: {
@@ -27,8 +23,11 @@ export function MotionFields(props: {
   lettering: Lettering | undefined;
 }) {
   const { item, channel: charted, lettering } = props;
-  const found = useEditor((s) => shapeOf(s.doc, item));
-  const m = motionOf(lettering ?? found, charted);
+  const shown = useEditor((s) => s.opened);
+  const m = useMemo(
+    () => (shown > 0 ? core.motionOf(item, charted) : undefined),
+    [item, charted, shown],
+  );
   const put = (part: string, value: object | null) =>
     applyEdit(
       { op: 'motion', item, channel: charted, [part]: value },
@@ -47,10 +46,21 @@ export function MotionFields(props: {
             value={m?.cruise !== undefined}
             onChange={(on) => put('cruise', on ? { pace: 'per-second', amount: 100 } : null)}
           />
+          {m?.cruise && core.isAlongPath(charted) && (
+            <Choice
+              label="Counted in"
+              value={m.cruise.pace ?? 'per-second'}
+              options={charted === 'pathOffset' ? [...PACES, LETTERS] : PACES}
+              onChange={(pace) => put('cruise', { pace, amount: pace === 'laps' ? 1 : 100 })}
+            />
+          )}
           {m?.cruise && (
             <NumberField
               label="Speed"
-              unit={m.cruise.pace === 'per-second' ? `${unit}/s` : ''}
+              unit={
+                m.cruise.pace === 'laps' ? 'laps' : m.cruise.pace === 'letters' ? '' : `${unit}/s`
+              }
+              decimals={2}
               value={m.cruise.amount}
               onChange={(amount) => put('cruise', { ...m.cruise, amount })}
             />

@@ -1,8 +1,16 @@
 import { labelOf, shapeKinds } from '../../core/core';
 import type { Lettering } from '../../core/document';
-import { appearanceOf, channelsOf, chartedOf, MAIN, MORE, SHOWN } from '../../state/channels';
+import {
+  appearanceOf,
+  channelsOf,
+  chartedOf,
+  MAIN,
+  MORE,
+  OF_RIDE,
+  SHOWN,
+} from '../../state/channels';
 import { useEditor } from '../../state/editor';
-import { letteringOf, shapeOf } from '../../state/items';
+import { itemOf, letteringOf, shapeOf } from '../../state/items';
 import { useFaces } from '../../state/faces';
 import { clock } from '../../stage/time';
 import { Fold } from '../../ui/Fold';
@@ -12,6 +20,7 @@ import { BlurFields } from './BlurFields';
 import { CueList } from './CueList';
 import { MotionFields } from './MotionFields';
 import { RecipeCards } from './RecipeCards';
+import { RideFields } from './RideFields';
 import { ShownFields, shownWords } from './ShownFields';
 import { TrailFields } from './TrailFields';
 import { useRestingTime } from '../../state/restingTime';
@@ -35,12 +44,13 @@ export function MoveSheet() {
     );
   }
   const id = lettering?.id ?? shape?.id ?? '';
+  const item = itemOf(doc, id);
   return (
     <>
       {lettering && <RecipeCards key={id} lettering={lettering} />}
       <section className="section">
         <h2 className="section-title">At {clock(doc, time)}</h2>
-        {(lettering ? MAIN : channelsOf(doc, id)).map((c) => (
+        {(lettering ? MAIN : channelsOf(doc, id).filter((c) => !OF_RIDE.includes(c))).map((c) => (
           <MovableValue key={c} item={id} channel={c} />
         ))}
         {lettering && <More lettering={lettering} />}
@@ -51,6 +61,13 @@ export function MoveSheet() {
       </section>
       <WhatMoves id={id} />
       <MotionFields item={id} channel={charted} lettering={lettering} />
+      <Fold
+        title="Ride a path"
+        aside={doc.paths.find((p) => p.id === item?.ride?.path)?.name ?? 'off'}
+        open={item?.ride !== undefined}
+      >
+        <RideFields id={id} />
+      </Fold>
       <Fold title="Shown" aside={shownWords(doc, id)}>
         <ShownFields id={id} />
       </Fold>
@@ -102,9 +119,11 @@ function More({ lettering }: { lettering: Lettering }) {
           range={[a.least, a.greatest]}
         />
       ))}
-      {appearanceOf(lettering.id).map((c) => (
-        <MovableField key={c} item={lettering.id} channel={c} />
-      ))}
+      {appearanceOf(lettering.id)
+        .filter((c) => !OF_RIDE.includes(c))
+        .map((c) => (
+          <MovableField key={c} item={lettering.id} channel={c} />
+        ))}
       {path && shape && (
         <>
           <p className="mt-2 mb-1 text-[12px] text-soft">Of the path {path.name}</p>

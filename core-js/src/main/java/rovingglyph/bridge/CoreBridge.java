@@ -16,7 +16,7 @@ import rovingglyph.edit.PathCommands;
 import rovingglyph.edit.RefusedEdit;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.frame.Appearance;
-import rovingglyph.frame.GroupTransform;
+import rovingglyph.frame.Carriage;
 import rovingglyph.frame.OutlineSteps;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedItem;
@@ -32,6 +32,7 @@ import rovingglyph.geometry.SvgPath;
 import rovingglyph.journey.Handles;
 import rovingglyph.journey.JourneyChart;
 import rovingglyph.journey.PathMarks;
+import rovingglyph.journey.RideHandle;
 import rovingglyph.motion.Colours;
 import rovingglyph.motion.Timeline;
 import rovingglyph.paths.KnotsOf;
@@ -39,6 +40,7 @@ import rovingglyph.paths.PathPicture;
 import rovingglyph.paths.ShapeOverTime;
 import rovingglyph.proof.LoopCheck;
 import rovingglyph.scene.Animatable;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.Effect;
@@ -296,6 +298,14 @@ public final class CoreBridge {
     return Summary.keyframes(now, before).toString();
   }
 
+  /** See {@link MotionCodec#motion}; a value that the item does not have is still. */
+  @JSExport
+  public static String motion(String item, String channel) {
+    Channel c = Channel.of(channel);
+    AnimatedValue m = prepared.scene().mover(item).movable(c);
+    return m == null ? "0" : MotionCodec.motion(m, c);
+  }
+
   /** Chosen keyframes of a value as JSON, for the edit "pasteKeys". */
   @JSExport
   public static String copyKeys(String item, String channel, double[] indexes) {
@@ -380,17 +390,38 @@ public final class CoreBridge {
   }
 
   /**
-   * What the groups round an item do to it, of a lettering with its own rotation if asked, as the
-   * six numbers of SVG's {@code matrix()}.
+   * What the groups round an item and the paths that carry it and them do to it, of a lettering
+   * with its own rotation if asked, as the six numbers of SVG's {@code matrix()}.
    */
   @JSExport
   public static double[] groupTransform(String item, double time, boolean turned) {
     PreparedLettering l = prepared.letterings().get(item);
-    Affine m =
-        turned && l != null
-            ? l.stands(time)
-            : new GroupTransform(prepared.scene().groupsRound(item)).map(time);
+    Affine m = turned && l != null ? l.stands(time) : prepared.groupTransform(item).map(time);
+    return numbers(m);
+  }
+
+  private static double[] numbers(Affine m) {
     return new double[] {m.a(), m.b(), m.c(), m.d(), m.e(), m.f()};
+  }
+
+  /** The same without the path that carries the item itself. */
+  @JSExport
+  public static double[] roundTransform(String item, double time) {
+    return numbers(prepared.round(item, time));
+  }
+
+  /** See {@link RideHandle#mark}; empty where no path carries the item. */
+  @JSExport
+  public static double[] rideMark(String item, double time) {
+    Carriage carriage = prepared.carriage(prepared.scene().item(item));
+    return carriage == null ? new double[0] : new RideHandle(carriage, time).mark();
+  }
+
+  /** See {@link RideHandle#to}. */
+  @JSExport
+  public static double[] dragRide(String item, double time, double x, double y) {
+    Carriage carriage = prepared.carriage(prepared.scene().item(item));
+    return new RideHandle(carriage, time).to(new Point(x, y));
   }
 
   /** Units of the channel per second. */
@@ -539,6 +570,7 @@ public final class CoreBridge {
         .add("colour", c.kind() == Channel.Kind.COLOUR)
         .add("lags", c.mayLag())
         .add("follows", !c.isOfAppearance())
+        .add("alongPath", c.isAlongPath())
         .toString();
   }
 

@@ -4,6 +4,7 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import java.util.List;
+import rovingglyph.frame.Carriage;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedPath;
 import rovingglyph.frame.PreparedScene;
@@ -39,7 +40,7 @@ final class Summary {
     p.paths().forEach((id, path) -> paths.add(id, path(path)));
     JsonObject items = new JsonObject();
     for (Animatable m : p.scene().animatables()) {
-      items.add(m.id(), item(m, p.letterings().get(m.id())));
+      items.add(m.id(), item(m, p));
     }
     JsonArray poses = new JsonArray();
     for (Poses.Pose pose : Poses.of(p.scene())) {
@@ -85,7 +86,7 @@ final class Summary {
   }
 
   /** The keyframes of every moving value, with the values that landings were solved to. */
-  private static JsonObject item(Animatable item, PreparedLettering prepared) {
+  private static JsonObject item(Animatable item, PreparedScene scene) {
     JsonObject channels = new JsonObject();
     JsonArray moving = new JsonArray();
     item.values()
@@ -107,6 +108,11 @@ final class Summary {
             .add("channels", channels)
             .add("moving", moving)
             .add("appearance", appearance);
+    Carriage carriage = item instanceof Item i ? scene.carriage(i) : null;
+    if (carriage != null) {
+      out.add("rideLength", carriage.track(0).length());
+    }
+    PreparedLettering prepared = scene.letterings().get(item.id());
     if (prepared != null) {
       RowLayout seating = prepared.seating(prepared.values(0));
       out.add("length", seating.contour().length());

@@ -187,7 +187,7 @@ final class AnimatedValueCodec {
 
   private static Keyframe keyframe(Values v, double value, Channel c) {
     Landing.Kind kind = v.get(LANDING);
-    if (kind != null && c != Channel.PATH_OFFSET) {
+    if (kind != null && !c.isAlongPath()) {
       v.fields().problem("landing", "only a path offset can land", "none");
     }
     return new Keyframe(
@@ -252,10 +252,10 @@ final class AnimatedValueCodec {
     boolean colour = c.kind() == Channel.Kind.COLOUR;
     if (colour && cruise != null) {
       v.fields().problem("cruise", "a colour cannot cruise", "keyframes");
-    } else if (cruise != null
-        && cruise.pace() != Cruise.Pace.PER_SECOND
-        && c != Channel.PATH_OFFSET) {
+    } else if (cruise != null && cruise.pace() != Cruise.Pace.PER_SECOND && !c.isAlongPath()) {
       v.fields().problem("cruise.pace", "only a path offset counts laps or letters", "per-second");
+    } else if (cruise != null && cruise.pace() == Cruise.Pace.LETTERS && c != Channel.PATH_OFFSET) {
+      v.fields().problem("cruise.pace", "only words count letters", "per-second or laps");
     }
     if (colour && sway != null) {
       v.fields().problem("sway", "a colour cannot sway", "keyframes");

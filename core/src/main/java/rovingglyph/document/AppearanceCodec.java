@@ -103,7 +103,12 @@ public final class AppearanceCodec {
           .optional()
           .about("only so much is seen as another item covers");
 
-  static final List<Field<Item, ?>> FIELDS = List.of(BLEND, EFFECTS, CLIP, MATTE);
+  private static final Field<Item, RideCodec.Document> RIDE =
+      field("ride", Lists.object(RideCodec.SCHEMA), RideCodec::document)
+          .optional()
+          .about("carried along a path");
+
+  static final List<Field<Item, ?>> FIELDS = List.of(BLEND, EFFECTS, CLIP, MATTE, RIDE);
 
   private AppearanceCodec() {}
 
@@ -268,7 +273,7 @@ public final class AppearanceCodec {
   /**
    * The properties with what was read.
    *
-   * @param values to which the numbers of effects and of the clip are added
+   * @param values to which the numbers of effects, of the clip and of the ride are added
    */
   static ItemProperties of(Values v, ItemProperties p, Map<Channel, AnimatedValue> values) {
     Finish finish = finish(v.fields(), EFFECTS.name(), v.get(EFFECTS));
@@ -277,16 +282,24 @@ public final class AppearanceCodec {
     if (clip != null) {
       values.put(Channel.SOFT_EDGE, clip.softEdge);
     }
+    RideCodec.Document ride = v.get(RIDE);
+    if (ride != null) {
+      values.putAll(ride.values());
+    }
     return p.blended(v.get(BLEND))
         .with(finish.effects())
         .clipped(clip == null ? null : clip.clip)
-        .measuredBy(v.get(MATTE));
+        .measuredBy(v.get(MATTE))
+        .carried(ride == null ? null : ride.ride());
   }
 
   /** Where an item's document has one of these values, as the end of a JSON path; else null. */
   static String place(Item item, Channel channel) {
     if (channel == Channel.SOFT_EDGE) {
       return "." + CLIP.name() + "." + channel.field();
+    }
+    if (Channel.RIDE.contains(channel)) {
+      return "." + RIDE.name() + "." + RideCodec.name(channel);
     }
     List<Effect> effects = item.properties().effects();
     for (int i = 0; i < effects.size(); i++) {

@@ -51,6 +51,11 @@ public final class MotionCodec {
     return out;
   }
 
+  /** A movable without its keyframes, as documents write it: a number where nothing else moves. */
+  public static String motion(AnimatedValue m, Channel channel) {
+    return AnimatedType.of(channel).text(m.with(List.of()));
+  }
+
   private static FieldType<List<Keyframe>> keys(Channel c) {
     return Lists.list(AnimatedValueCodec.keyframe(c), AnimatedValueCodec.MOST_KEYFRAMES);
   }

@@ -8,6 +8,7 @@ import rovingglyph.scene.Effect;
 import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Ride;
 import rovingglyph.scene.Scene;
 import rovingglyph.schema.Fields;
 
@@ -35,17 +36,21 @@ final class SceneChecks {
       if (clip != null && scene.path(clip.path()) == null) {
         f.problem(e.place() + ".clip.path", "no path has the id \"" + clip.path() + "\"", "");
       }
+      Ride ride = e.item().properties().ride();
+      if (ride != null && scene.path(ride.path()) == null) {
+        f.problem(e.place() + ".ride.path", "no path has the id \"" + ride.path() + "\"", "");
+      }
     }
     for (ItemList.Entry e : entries) {
       // What adds nothing itself is painted no more often than its group.
       long paintings = own(e.item()) == 1 ? 1 : paintings(scene, e.item());
       if (paintings > MOST_PAINTINGS) {
         f.problem(
-            e.place() + ".effects",
+            e.place() + (isRiding(e.item()) ? ".ride.copies" : ".effects"),
             "have it painted " + paintings + " times, with those of the groups round it",
             "at most "
                 + MOST_PAINTINGS
-                + " times: fewer cast shadows and blended glows in it or its groups");
+                + " times: fewer copies, cast shadows and blended glows in it or its groups");
       }
     }
     MatteCheck.check(scene, entries, f);
@@ -70,7 +75,13 @@ final class SceneChecks {
   }
 
   static int own(Item item) {
-    return 1 + item.properties().effects().stream().mapToInt(Effect::paintings).sum();
+    Ride ride = item.properties().ride();
+    int once = 1 + item.properties().effects().stream().mapToInt(Effect::paintings).sum();
+    return ride == null ? once : once * ride.copies();
+  }
+
+  private static boolean isRiding(Item item) {
+    return item.properties().ride() != null && item.properties().ride().copies() > 1;
   }
 
   private static void unique(Set<String> ids, String id, String field, Fields f) {

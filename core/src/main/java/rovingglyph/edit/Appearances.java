@@ -79,13 +79,12 @@ final class Appearances {
 
   private Appearances() {}
 
-  private interface ItemChange {
+  interface ItemChange {
     Item of(Command.Target target, Item item, Values v);
   }
 
   /** Changes all of {@code items}. */
-  private static Command ofEach(
-      String op, String done, List<Field<Values, ?>> more, ItemChange change) {
+  static Command ofEach(String op, String done, List<Field<Values, ?>> more, ItemChange change) {
     List<Field<Values, ?>> all = new ArrayList<>(List.of(ITEMS));
     all.addAll(more);
     return Command.standing(
@@ -221,7 +220,7 @@ final class Appearances {
   }
 
   /** Without the values of what it no longer has. */
-  private static Item tidied(Item item, Item before) {
+  static Item tidied(Item item, Item before) {
     Map<Channel, AnimatedValue> values = new LinkedHashMap<>(item.values());
     before.appearance().stream()
         .filter(c -> !item.appearance().contains(c))

@@ -23,6 +23,7 @@ public final class Commands {
             Shown.ALL,
             Groups.ALL,
             Appearances.ALL,
+            Rides.ALL,
             CastShadows.ALL,
             ColourFields.ALL,
             Pictures.ALL,

@@ -14,6 +14,7 @@ import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
+import rovingglyph.scene.Ride;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Trail;
 import rovingglyph.scene.UnknownFields;
@@ -55,9 +56,13 @@ final class FilledPaths {
     return Pictures.withGround(scene, item);
   }
 
-  /** An item with the shape of one path in the place of another's: filled, and clipped to. */
+  /** An item with one path in the place of another: filled, ridden, and clipped to. */
   static Item shaped(Item item, String from, String to) {
     Item out = item instanceof FilledPath f && f.path().equals(from) ? f.on(to) : item;
+    Ride ride = out.properties().ride();
+    if (ride != null && ride.path().equals(from)) {
+      out = out.with(out.properties().carried(ride.on(to)));
+    }
     Clip clip = out.properties().clip();
     if (clip == null || !clip.path().equals(from)) {
       return out;

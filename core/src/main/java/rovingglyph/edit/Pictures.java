@@ -211,7 +211,7 @@ final class Pictures {
       throw new IllegalArgumentException("Nothing of the picture is left: crop less of it first");
     }
     Rect frame = new Rect(0, 0, scene.width(), scene.height());
-    Affine round = new GroupTransform(scene.groupsRound(p.id())).map(time);
+    Affine round = GroupTransform.of(scene, p.id()).map(time);
     Affine map = Place.map(p, time);
     double now = Math.hypot(map.a(), map.b());
     Affine whole = round.times(map);

@@ -4,7 +4,9 @@ import rovingglyph.geometry.Contour;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Ride;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 
@@ -32,7 +34,16 @@ final class Reshaping {
    */
   static Scene replace(Scene scene, GuidePath edited, double time, boolean whole) {
     Reshaping r = new Reshaping(scene.path(edited.id()), edited, time, whole);
-    return scene.withPath(edited).withLetterings(l -> l.path().equals(edited.id()) ? r.kept(l) : l);
+    Scene out =
+        scene.withPath(edited).withLetterings(l -> l.path().equals(edited.id()) ? r.kept(l) : l);
+    for (Item i : out.items().values()) {
+      Ride ride = i.properties().ride();
+      out =
+          ride != null && ride.path().equals(edited.id())
+              ? out.withItem(r.shared(i, Channel.RIDE_OFFSET))
+              : out;
+    }
+    return out;
   }
 
   /** The lettering on another path of the scene. */
@@ -44,12 +55,14 @@ final class Reshaping {
   private Lettering kept(Lettering l) {
     Seat seat = l.seat();
     Lettering pinned = seat.pin() == null ? l : l.with(seat.pinned(pin(seat.pin())));
+    boolean kept = seat.reshape() == Seat.Reshape.KEEP_SHARE;
+    return kept ? (Lettering) shared(pinned, Channel.PATH_OFFSET) : pinned;
+  }
+
+  /** With the share of the length that a distance along the path has. */
+  private Item shared(Item item, Channel c) {
     double share = old.length() > 0 ? now.length() / old.length() : 1;
-    if (seat.reshape() != Seat.Reshape.KEEP_SHARE || share <= 0) {
-      return pinned;
-    }
-    Channel c = Channel.PATH_OFFSET;
-    return pinned.with(c, l.movable(c).mapped(v -> c.clamp(v * share)));
+    return share <= 0 ? item : item.with(c, item.movable(c).mapped(v -> c.clamp(v * share)));
   }
 
   private double pin(double d) {

@@ -10,6 +10,8 @@ import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.journey.SideSwitch;
 import rovingglyph.proof.LoopCheck;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Item;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 import rovingglyph.schema.Field;
@@ -65,8 +67,7 @@ final class StandingCommands {
     for (LoopCheck.Difference d : LoopCheck.of(prepared)) {
       boolean asked = d.item().id().equals(v.get(ITEM)) && d.channel().equals(v.get(CHANNEL));
       if (asked && LoopCheck.canFix(d)) {
-        PreparedLettering l = prepared.letterings().get(d.item().id());
-        double lap = l == null ? 0 : l.seating(l.values(0)).track().length();
+        double lap = lap(prepared, d);
         double length = prepared.scene().length();
         return prepared
             .scene()
@@ -78,5 +79,14 @@ final class StandingCommands {
       }
     }
     throw new IllegalArgumentException("This is closed already, or cannot be closed by itself");
+  }
+
+  /** The length of the path along which a value goes; 0 where it goes along none. */
+  private static double lap(PreparedScene prepared, LoopCheck.Difference d) {
+    if (d.channel() == Channel.RIDE_OFFSET) {
+      return prepared.carriage((Item) d.item()).track(0).length();
+    }
+    PreparedLettering l = prepared.letterings().get(d.item().id());
+    return l == null ? 0 : l.seating(l.values(0)).track().length();
   }
 }

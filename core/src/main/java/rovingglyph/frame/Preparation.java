@@ -38,9 +38,14 @@ public final class Preparation {
   private final List<Outline> outlines = new ArrayList<>();
 
   private Preparation(Scene scene, TypeSource type, PreparedScene before) {
-    this.scene = scene.spanned();
     this.type = type;
     this.before = before;
+    for (GuidePath p : scene.paths()) {
+      PreparedPath known = before == null ? null : before.paths().get(p.id());
+      boolean same = known != null && (known.path() == p || known.path().equals(p));
+      paths.put(p.id(), same ? known : new PreparedPath(p));
+    }
+    this.scene = RideLandings.paced(scene.spanned(), paths);
   }
 
   /** Letterings whose text the source does not have yet are left out. */
@@ -63,11 +68,6 @@ public final class Preparation {
   }
 
   private PreparedScene run() {
-    for (GuidePath p : scene.paths()) {
-      PreparedPath known = before == null ? null : before.paths().get(p.id());
-      boolean same = known != null && (known.path() == p || known.path().equals(p));
-      paths.put(p.id(), same ? known : new PreparedPath(p));
-    }
     scene.letterings().forEach(this::lettering);
     Map<String, PreparedLettering> inOrder = new LinkedHashMap<>();
     Scene solved = scene;
@@ -96,7 +96,8 @@ public final class Preparation {
       }
       items.put(p.id(), new PreparedPicture(p, images.indexOf(p.image())));
     }
-    return new PreparedScene(solved, paths, inOrder, items, outlines, List.copyOf(images));
+    return RideLandings.solved(
+        new PreparedScene(solved, paths, inOrder, items, outlines, List.copyOf(images), Map.of()));
   }
 
   /** Prepares a lettering once, those that it follows before it. */
@@ -115,7 +116,7 @@ public final class Preparation {
     }
     Lettering following = following(l);
     Seats seats = new Seats(l, paths.get(l.path()), text);
-    GroupTransform groupTransform = new GroupTransform(scene.groupsRound(l.id()));
+    GroupTransform groupTransform = GroupTransform.of(scene, l.id(), paths);
     Lettering paced =
         paced(
             new PreparedLettering(following, text, seats, groupTransform, area(), List.of(), null));

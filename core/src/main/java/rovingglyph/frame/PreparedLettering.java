@@ -25,7 +25,7 @@ import rovingglyph.setting.SetText;
  * A lettering ready to be evaluated.
  *
  * @param lettering with its landings solved
- * @param groupTransform the groups that it stands in
+ * @param groupTransform the groups that it stands in, and what carries them and it
  * @param frame of the scene
  * @param unsolved indexes of path offset keyframes whose landing has no solution
  * @param known the landings found, for the next state of the lettering; null where it has none
@@ -48,6 +48,10 @@ public record PreparedLettering(
 
   PreparedLettering with(KnownLandings landings) {
     return new PreparedLettering(lettering, text, seats, groupTransform, frame, unsolved, landings);
+  }
+
+  PreparedLettering standing(Lettering l, GroupTransform there) {
+    return new PreparedLettering(l, text, seats, there, frame, unsolved, known);
   }
 
   /** The values at a time in seconds, each within its range. */
@@ -354,12 +358,15 @@ public record PreparedLettering(
 
   @Override
   public boolean touches(double time, Window spot) {
-    return touches(values(time), spot.area());
+    return touches(values(time), spot);
   }
 
   /** Whether any outline touches the rectangle, by the outlines themselves and not their boxes. */
   public boolean touches(SeatValues v, Rect area) {
-    Window window = window(v, area);
+    return touches(v, window(v, area));
+  }
+
+  private boolean touches(SeatValues v, Window window) {
     for (RowLayout row : rows(v)) {
       for (Placement p : placements(row)) {
         if (p.visible() && ink(row, p).touches(window)) {

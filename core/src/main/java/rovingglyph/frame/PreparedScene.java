@@ -1,6 +1,7 @@
 package rovingglyph.frame;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Affine;
@@ -16,7 +17,6 @@ import rovingglyph.scene.Effect;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Matte;
 import rovingglyph.scene.Scene;
 import rovingglyph.type.Outline;
 
@@ -29,6 +29,7 @@ import rovingglyph.type.Outline;
  * @param items the same, and all others that hold no items, by id
  * @param outlines all that frames name by index
  * @param images ids of the kept pictures that frames name by index
+ * @param unsolved per item that rides, the indexes of keyframes whose landing has no solution
  */
 public record PreparedScene(
     Scene scene,
@@ -36,7 +37,8 @@ public record PreparedScene(
     Map<String, PreparedLettering> letterings,
     Map<String, PreparedItem> items,
     List<Outline> outlines,
-    List<String> images) {
+    List<String> images,
+    Map<String, List<Integer>> unsolved) {
   /** The most samples of a frame; beyond that even fast things are shown well enough. */
   public static final int MOST_SAMPLES = 128;
 
@@ -106,23 +108,43 @@ public record PreparedScene(
     if (opacity <= 0) {
       return;
     }
+    List<Affine> rides = rides(item, at);
     // As in CSS, what effects make of an item is faded with it.
-    boolean whole = group != null || prepared.overlaps(at) || Appearance.adds(item);
+    boolean whole =
+        group != null || rides.size() > 1 || prepared.overlaps(at) || Appearance.adds(item);
     double alpha = whole ? opacity : 1;
     boolean isolated = group != null && scene.blendsWithin(group);
     new Appearance(item, alpha, isolated, at, map)
         .paint(
             frame,
             clip(item, at),
-            () -> measure(frame, item.properties().matte(), time, shutter),
+            () -> measure(frame, item, map, time, shutter),
             round -> {
-              if (group != null) {
-                contents(frame, group, round, at, time, shutter);
-              } else {
-                frame.mapped(round);
-                prepared.paint(frame, at, whole ? 1 : opacity, Outlines.of(item, at));
+              for (Affine ride : rides) {
+                if (group != null) {
+                  contents(frame, group, round.times(ride), at, time, shutter);
+                } else {
+                  frame.mapped(round.times(ride));
+                  prepared.paint(frame, at, whole ? 1 : opacity, Outlines.of(item, at));
+                }
               }
             });
+  }
+
+  /** The item with the path that carries it; null where none does. */
+  public Carriage carriage(Item item) {
+    return GroupTransform.carriage(item, paths);
+  }
+
+  /** What the path that carries an item does to each of its copies; it alone where none does. */
+  List<Affine> rides(Item item, double time) {
+    Carriage carriage = carriage(item);
+    return carriage == null ? List.of(Affine.IDENTITY) : carriage.maps(time);
+  }
+
+  /** What the groups round an item do to it, with the paths that carry them and it. */
+  public GroupTransform groupTransform(String id) {
+    return GroupTransform.of(scene, id, paths);
   }
 
   /** The time at which an item is seen while the shutter is open. */
@@ -130,13 +152,37 @@ public record PreparedScene(
     return time + shutter * blur(item) / 360 / scene.rate().perSecond();
   }
 
-  /** Paints what an item is measured by where it stands in the frame, hidden or not. */
-  private void measure(Frame frame, Matte matte, double time, double shutter) {
-    Affine map = Affine.IDENTITY;
-    for (Group g : scene.groupsRound(matte.item())) {
-      map = map.times(Place.map(g, opened(g, time, shutter)));
+  /**
+   * Paints what an item is measured by where it stands in the frame, hidden or not. Copies and
+   * shadows of a group are all like the group itself: there it stands as it does to that.
+   *
+   * @param map of the pixels round the item to those of the frame
+   */
+  private void measure(Frame frame, Item item, Affine map, double time, double shutter) {
+    String by = item.properties().matte().item();
+    Affine here = round(item.id(), time, shutter);
+    Affine there = round(by, time, shutter);
+    if (!here.equals(map)) {
+      there = map.times(here.inverse()).times(there);
     }
-    paint(frame, scene.item(matte.item()), map, time, shutter);
+    paint(frame, scene.item(by), there, time, shutter);
+  }
+
+  /** What the groups round an item do to it, with the paths that carry them. */
+  public Affine round(String id, double time) {
+    return round(id, time, 0);
+  }
+
+  /** The same, each at the time of its own shutter. */
+  private Affine round(String id, double time, double shutter) {
+    Affine map = Affine.IDENTITY;
+    for (Group g : scene.groupsRound(id)) {
+      double at = opened(g, time, shutter);
+      Carriage carriage = carriage(g);
+      Affine ride = carriage == null ? Affine.IDENTITY : carriage.first(at);
+      map = map.times(ride).times(Place.map(g, at));
+    }
+    return map;
   }
 
   /** The members of a group with its outlines, which go round each of them. */
@@ -158,13 +204,15 @@ public record PreparedScene(
       if (item.hidden() || !item.properties().shownAt(time)) {
         continue;
       }
-      Affine map = Place.map(group, time);
-      if (item instanceof Group g) {
-        double opacity = Place.alpha(g, time);
-        shapes(g, time).forEach(s -> out.add(s.within(map, opacity)));
-      } else if (prepared != null) {
-        double opacity = prepared.opacity(time);
-        prepared.shapes(time).forEach(s -> out.add(s.within(map, opacity)));
+      for (Affine ride : rides(item, time)) {
+        Affine map = Place.map(group, time).times(ride);
+        if (item instanceof Group g) {
+          double opacity = Place.alpha(g, time);
+          shapes(g, time).forEach(s -> out.add(s.within(map, opacity)));
+        } else if (prepared != null) {
+          double opacity = prepared.opacity(time);
+          prepared.shapes(time).forEach(s -> out.add(s.within(map, opacity)));
+        }
       }
     }
     return out;
@@ -193,12 +241,20 @@ public record PreparedScene(
    * pixels round it; empty where nothing is.
    */
   public Rect box(String id, double time) {
+    return box(id, time, rides(scene.item(id), time));
+  }
+
+  /** The same with an item that rides elsewhere. */
+  public Rect box(String id, double time, List<Affine> rides) {
     Frame frame = new Frame(outlines);
     frame.push(1, BlendMode.NORMAL, LayerEffects.NONE);
-    if (scene.item(id) instanceof Group g) {
-      contents(frame, g, Affine.IDENTITY, time, time, 0);
-    } else if (items.containsKey(id)) {
-      items.get(id).paint(frame, time, 1, Outlines.of(scene.item(id), time));
+    for (Affine ride : rides) {
+      if (scene.item(id) instanceof Group g) {
+        contents(frame, g, ride, time, time, 0);
+      } else if (items.containsKey(id)) {
+        frame.mapped(ride);
+        items.get(id).paint(frame, time, 1, Outlines.of(scene.item(id), time));
+      }
     }
     frame.pop();
     return frame.box();
@@ -227,18 +283,56 @@ public record PreparedScene(
       if (clip != null && !Appearance.shows(clip, clip(item, time), spot)) {
         continue;
       }
-      PreparedItem prepared = items.get(id);
-      if (item instanceof Group g) {
-        Affine map = spot.map().times(Place.map(g, time));
-        String found = itemAt(g.members(), new Window(spot.area(), map), time);
-        if (!found.isEmpty()) {
-          return found;
+      for (Affine ride : rides(item, time)) {
+        Affine map = spot.map().times(ride);
+        if (item instanceof Group g) {
+          map = map.times(Place.map(g, time));
+          String found = itemAt(g.members(), new Window(spot.area(), map), time);
+          if (!found.isEmpty()) {
+            return found;
+          }
+        } else if (items.containsKey(id)
+            && items.get(id).touches(time, new Window(spot.area(), map))) {
+          return id;
         }
-      } else if (prepared != null && prepared.touches(time, spot)) {
-        return id;
       }
     }
     return "";
+  }
+
+  /** Whether the outlines of an item, which may ride elsewhere, reach into a part of the frame. */
+  boolean touches(Item item, double time, Window spot) {
+    for (Affine ride : rides(item, time)) {
+      Affine map = spot.map().times(ride);
+      if (item instanceof Group g) {
+        Window within = new Window(spot.area(), map.times(Place.map(g, time)));
+        if (g.members().stream().anyMatch(m -> touches(scene.item(m), time, within))) {
+          return true;
+        }
+      } else if (items.containsKey(item.id())
+          && items.get(item.id()).touches(time, new Window(spot.area(), map))) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** With other values of an item that rides. */
+  PreparedScene with(Item item) {
+    Scene changed = scene.withItem(item);
+    Map<String, PreparedLettering> words = new LinkedHashMap<>();
+    letterings.forEach(
+        (id, l) -> {
+          Lettering own = item.id().equals(id) ? (Lettering) item : l.lettering();
+          words.put(id, l.standing(own, GroupTransform.of(changed, id, paths)));
+        });
+    Map<String, PreparedItem> all = new LinkedHashMap<>(items);
+    all.putAll(words);
+    return new PreparedScene(changed, paths, words, all, outlines, images, unsolved);
+  }
+
+  PreparedScene withUnsolved(Map<String, List<Integer>> missing) {
+    return new PreparedScene(scene, paths, letterings, items, outlines, images, missing);
   }
 
   /** The visible area in scene pixels. */

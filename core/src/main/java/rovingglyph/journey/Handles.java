@@ -76,7 +76,7 @@ public final class Handles {
     return distanceAt(contour, p);
   }
 
-  private static double distanceAt(Contour c, Point p) {
+  static double distanceAt(Contour c, Point p) {
     double d = c.nearest(p).distance();
     if (!c.closed() && d <= 1e-6) {
       Contour.Station s = c.at(0);

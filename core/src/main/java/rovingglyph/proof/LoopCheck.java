@@ -15,8 +15,10 @@ import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Ride;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.SeatValues;
+import rovingglyph.seat.Track;
 
 /**
  * Whether a scene's frame after the last is its first again: in a loop of N frames, frame N and
@@ -96,12 +98,21 @@ public final class LoopCheck {
     return l.seating(l.values(0)).track().round() ? c.length() : 0;
   }
 
+  /** After what way along its path an item that rides looks the same; 0 where it never does. */
+  private double lap(Item item) {
+    Ride ride = item.properties().ride();
+    Track track = prepared.carriage(item).track(0);
+    boolean alike = ride.spacing() == Ride.Spacing.EVEN;
+    return track.round() ? track.length() / (alike ? ride.copies() : 1) : 0;
+  }
+
   private void item(Animatable item, String name, double lap) {
     item.values()
         .forEach(
             (c, m) -> {
               if (m.moves() && c.kind() != Channel.Kind.COLOUR && matters(item, c)) {
-                value(item, name, c, m, period(c, lap));
+                value(
+                    item, name, c, m, c == Channel.RIDE_OFFSET ? lap((Item) item) : period(c, lap));
               }
             });
   }
@@ -147,7 +158,7 @@ public final class LoopCheck {
     double by = last - first;
     double whole = period > 0 ? period * Math.rint(by / period) : 0;
     double differs = by - whole;
-    double limit = c == Channel.PATH_OFFSET && period > 0 ? 1e-6 * period : 1e-6;
+    double limit = c.isAlongPath() && period > 0 ? 1e-6 * period : 1e-6;
     // What is back where it began but on another way, as a sine at half its period, is no loop
     // either.
     double frame = 1 / prepared.scene().rate().perSecond();
@@ -186,8 +197,11 @@ public final class LoopCheck {
     List<Keyframe> keys = new ArrayList<>(m.keyframes());
     int last = keys.size() - 1;
     Keyframe k = keys.get(last);
-    boolean laps = d.channel() == Channel.PATH_OFFSET && lap > 0;
-    double whole = laps ? Math.rint((d.nearest() - keys.get(0).value()) / lap) : 0;
+    boolean laps = d.channel().isAlongPath() && lap > 0;
+    double way = d.nearest() - keys.get(0).value();
+    double whole = laps ? Math.rint(way / lap) : 0;
+    // Copies in equal shares of a path look the same after a part of a lap.
+    laps &= Math.abs(way - whole * lap) <= 1e-6 * lap;
     boolean fromRest = keys.get(0).value() == 0;
     keys.set(
         last,

@@ -51,6 +51,9 @@ public final class Proof {
         proof.atRest(prepared.letterings().get(l.id()));
       }
     }
+    prepared
+        .unsolved()
+        .forEach((id, missing) -> proof.rideLandings(prepared.scene().item(id), missing));
     LoopCheck.of(prepared).forEach(proof::loop);
     prepared.scene().paths().forEach(proof::changesShape);
     prepared.scene().others().forEach(p -> proof.late(p, named(p.name())));
@@ -86,7 +89,7 @@ public final class Proof {
               "Make the sway loop",
               closing(d)));
     } else if (d.travels() && LoopCheck.canFix(d)) {
-      boolean lap = d.channel() == Channel.PATH_OFFSET;
+      boolean lap = d.channel().isAlongPath();
       findings.add(
           new Finding(
               "Frame 0 and frame "
@@ -216,14 +219,23 @@ public final class Proof {
   }
 
   private void landings(PreparedLettering l) {
-    List<Keyframe> keys = l.lettering().movable(Channel.PATH_OFFSET).keyframes();
-    for (int i : l.unsolved()) {
+    unsolved(l.lettering(), quoted(l.lettering()), Channel.PATH_OFFSET, l.unsolved());
+  }
+
+  private void rideLandings(Item item, List<Integer> missing) {
+    String name = item instanceof Lettering l ? quoted(l) : named(item.name());
+    unsolved(item, name, Channel.RIDE_OFFSET, missing);
+  }
+
+  private void unsolved(Item item, String name, Channel c, List<Integer> missing) {
+    List<Keyframe> keys = item.movable(c).keyframes();
+    for (int i : missing) {
       find(
-          quoted(l.lettering())
+          name
               + " never gets out of the frame on this path: \u201c"
               + keys.get(i).landing().kind().word()
               + "\u201d keeps its last value",
-          l.lettering().id(),
+          item.id(),
           keys.get(i).time());
     }
   }

@@ -1,6 +1,7 @@
 package rovingglyph.scene;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -69,6 +70,13 @@ public final class Channel {
   public static final Channel TO_X = percent("toX", "Ends across", -1000, 1000);
   public static final Channel TO_Y = percent("toY", "Ends down", -1000, 1000);
   public static final Channel SOFT_EDGE = px("softEdge", "Soft edge", 0, 1000);
+
+  public static final Channel RIDE_OFFSET = px("rideOffset", "Path offset of the ride", -1e6, 1e6);
+  public static final Channel RIDE_SHIFT = px("rideShift", "Off the ridden path", -1e5, 1e5);
+  public static final Channel RIDE_GAP = px("rideGap", "Between copies", -1e5, 1e5);
+
+  /** Of an item that is carried along a path. */
+  public static final List<Channel> RIDE = List.of(RIDE_OFFSET, RIDE_SHIFT, RIDE_GAP);
 
   public static final Channel TURN = turn("turn", "Turn");
   public static final Channel RADIUS = px("radius", "Radius", 1, 1e5);
@@ -197,9 +205,14 @@ public final class Channel {
     return kind;
   }
 
-  /** Whether it is of what items of any kind may have: of an effect, or of the clip. */
+  /** Whether it is of what items of any kind may have: of an effect, the clip or the ride. */
   public boolean isOfAppearance() {
-    return field.startsWith(EFFECT) || this == SOFT_EDGE;
+    return field.startsWith(EFFECT) || this == SOFT_EDGE || RIDE.contains(this);
+  }
+
+  /** Whether it tells how far along a path something is: it may land, and count laps. */
+  public boolean isAlongPath() {
+    return this == PATH_OFFSET || this == RIDE_OFFSET;
   }
 
   /** Whether the letters of a lettering may have it one after the other. */

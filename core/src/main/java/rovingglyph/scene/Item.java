@@ -30,7 +30,7 @@ public sealed interface Item extends Animatable
     return properties().locked();
   }
 
-  /** The values of its effects and of its clip, among all that it has. */
+  /** The values of its effects, its clip and its ride, among all that it has. */
   default List<Channel> appearance() {
     List<Channel> out = new ArrayList<>();
     for (Effect e : properties().effects()) {
@@ -41,6 +41,9 @@ public sealed interface Item extends Animatable
     if (properties().clip() != null) {
       out.add(Channel.SOFT_EDGE);
     }
+    if (properties().ride() != null) {
+      out.addAll(Channel.RIDE);
+    }
     return out;
   }
 
@@ -50,7 +53,7 @@ public sealed interface Item extends Animatable
   @Override
   Item with(Channel channel, AnimatedValue value);
 
-  /** A copy with other properties and values; a value for each effect's numbers, and for a clip. */
+  /** A copy with other properties and values; values for each effect, a clip and a ride. */
   Item with(ItemProperties newProperties, Map<Channel, AnimatedValue> newValues);
 
   /** The item with other properties. */

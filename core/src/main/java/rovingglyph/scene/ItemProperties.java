@@ -13,6 +13,7 @@ import java.util.List;
  * @param effects in the order in which they are done, before the clip
  * @param clip null where all of the item is seen
  * @param matte null where no other item says how much of it is seen
+ * @param ride null where no path carries it
  */
 public record ItemProperties(
     String id,
@@ -24,7 +25,8 @@ public record ItemProperties(
     BlendMode blend,
     List<Effect> effects,
     Clip clip,
-    Matte matte) {
+    Matte matte,
+    Ride ride) {
 
   /** The most effects of an item. */
   public static final int MOST_EFFECTS = 20;
@@ -44,30 +46,42 @@ public record ItemProperties(
         BlendMode.NORMAL,
         List.of(),
         null,
+        null,
         null);
   }
 
   /** The same with other times; from must be less than to. */
   public ItemProperties shown(double from, double to) {
-    return new ItemProperties(id, name, from, to, hidden, locked, blend, effects, clip, matte);
+    return new ItemProperties(
+        id, name, from, to, hidden, locked, blend, effects, clip, matte, ride);
   }
 
   /** The same hidden or not, locked or not. */
   public ItemProperties flagged(boolean newHidden, boolean newLocked) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, newHidden, newLocked, blend, effects, clip, matte);
+        id, name, shownFrom, shownTo, newHidden, newLocked, blend, effects, clip, matte, ride);
   }
 
   /** The same with another blend mode. */
   public ItemProperties blended(BlendMode mode) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, mode, effects, clip, matte);
+        id, name, shownFrom, shownTo, hidden, locked, mode, effects, clip, matte, ride);
   }
 
   /** The same with other effects. */
   public ItemProperties with(List<Effect> newEffects) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, blend, List.copyOf(newEffects), clip, matte);
+        id,
+        name,
+        shownFrom,
+        shownTo,
+        hidden,
+        locked,
+        blend,
+        List.copyOf(newEffects),
+        clip,
+        matte,
+        ride);
   }
 
   /** The effect with an id; null if it has none. */
@@ -78,13 +92,19 @@ public record ItemProperties(
   /** Clipped, or with null not clipped. */
   public ItemProperties clipped(Clip newClip) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, blend, effects, newClip, matte);
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, newClip, matte, ride);
   }
 
   /** Measured by another item, or with null by none. */
   public ItemProperties measuredBy(Matte newMatte) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, newMatte);
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, newMatte, ride);
+  }
+
+  /** Carried along by a path, or with null by none. */
+  public ItemProperties carried(Ride newRide) {
+    return new ItemProperties(
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, matte, newRide);
   }
 
   /** Whether the item is there at a time in seconds. */

@@ -37,11 +37,24 @@ public final class Track {
    * @param centre what a clock sweep goes round
    */
   public Track(Contour guide, Point centre, Seat seat) {
+    this(seat.side() == Seat.Side.RIGHT ? guide.reversed() : guide, centre, seat.ends());
+  }
+
+  /**
+   * A path that other things than letters are on, in its own direction.
+   *
+   * @param ends null follows the path
+   */
+  public Track(Contour guide, Seat.EndRule ends) {
+    this(guide, Point.ORIGIN, ends);
+  }
+
+  private Track(Contour contour, Point centre, Seat.EndRule ends) {
     this.centre = centre;
-    this.contour = seat.side() == Seat.Side.RIGHT ? guide.reversed() : guide;
-    Seat.EndRule byPath = guide.closed() ? Seat.EndRule.WRAP : Seat.EndRule.CONTINUE;
-    this.ends = seat.ends() == null ? byPath : seat.ends();
-    this.round = guide.closed() && ends == Seat.EndRule.WRAP;
+    this.contour = contour;
+    Seat.EndRule byPath = contour.closed() ? Seat.EndRule.WRAP : Seat.EndRule.CONTINUE;
+    this.ends = ends == null ? byPath : ends;
+    this.round = contour.closed() && this.ends == Seat.EndRule.WRAP;
   }
 
   /** What the lettering turns about. */

@@ -153,7 +153,7 @@ public final class AnimatedSvg {
     if (!ink.isPlain()) {
       // In a mask or a line there are no effects.
       body.append(shown.isEmpty() ? "" : "<g " + shown + ">");
-      body.append(written(name, item, ink));
+      body.append(carried(item, written(name, item, ink)));
       body.append(shown.isEmpty() ? "" : "</g>\n");
       return;
     }
@@ -161,7 +161,7 @@ public final class AnimatedSvg {
     if (!shown.isEmpty()) {
       groups.add("<g " + shown + ">");
     }
-    if (Appearance.adds(item)) {
+    if (Appearance.adds(item) || copies(item) > 1) {
       groups.add(whole(name, item));
     }
     String contents = contents(name, item);
@@ -198,7 +198,7 @@ public final class AnimatedSvg {
     int groups = 0;
     for (int i = here.size() - 1; i >= both; i--) {
       out.append(moved(name + "-out" + i, here.get(i), true));
-      groups++;
+      groups += copies(here.get(i)) > 0 ? 2 : 1;
     }
     if (matte.inverted()) {
       out.append("<g filter=\"url(#" + AppearanceSvg.amount(name) + ")\">\n");
@@ -206,7 +206,7 @@ public final class AnimatedSvg {
     }
     for (int i = both; i < there.size(); i++) {
       out.append(moved(name + "-in" + i, there.get(i), false));
-      groups++;
+      groups += copies(there.get(i)) > 0 ? 2 : 1;
     }
     int from = body.length();
     item(scene.item(matte.item()));
@@ -215,12 +215,17 @@ public final class AnimatedSvg {
     return out.toString();
   }
 
-  /** Begins a group that stands as one of the scene does, or undoes that. */
+  /** Begins a group that stands as one of the scene does, or undoes that; two if it is carried. */
   private String moved(String name, Group g, boolean back) {
     List<String> animations = new ArrayList<>();
     String place = back ? values.inverse(name, g, animations) : values.place(name, g, animations);
     values.animate(name, animations);
-    return "<g class=\"" + name + "\"" + style(place, "") + ">\n";
+    String own = "<g class=\"" + name + "\"" + style(place, "") + ">\n";
+    if (copies(g) == 0) {
+      return own;
+    }
+    String carried = new RideSvg(prepared, g, motions).begin(0, back);
+    return back ? own + carried : carried + own;
   }
 
   /** What an item is, with its outlines but without the rest of its appearance. */
@@ -228,9 +233,19 @@ public final class AnimatedSvg {
     // Lines are measured in the pixels round the item that has them.
     DoubleUnaryOperator round = unit;
     unit = t -> 1;
-    String out = outlined(name, item);
+    String out = carried(item, outlined(name, item));
     unit = round;
     return out;
+  }
+
+  /** What an item is, where the path that carries it brings it. */
+  private String carried(Item item, String contents) {
+    return copies(item) == 0 ? contents : new RideSvg(prepared, item, motions).write(contents);
+  }
+
+  /** How many of it are carried along a path; 0 where none carries it. */
+  private static int copies(Item item) {
+    return item.properties().ride() == null ? 0 : item.properties().ride().copies();
   }
 
   private String outlined(String name, Item item) {

@@ -35,7 +35,7 @@ final class PictureSvg {
    * are enough.
    */
   double widest() {
-    GroupTransform groups = new GroupTransform(scene.groupsRound(picture.id()));
+    GroupTransform groups = GroupTransform.of(scene, picture.id());
     double most = 1;
     for (int i = 0; i < scene.frameCount(); i++) {
       double t = scene.rate().timeOf(i);

@@ -59,7 +59,7 @@ class PicturesTest {
 
   /** The corners of what is seen of it, in the frame. */
   private static List<Point> corners(Scene s) {
-    Affine map = new GroupTransform(s.groupsRound("it")).map(0).times(Place.map(picture(s), 0));
+    Affine map = GroupTransform.of(s, "it").map(0).times(Place.map(picture(s), 0));
     Rect r = new PreparedPicture(picture(s), 0).seen(0);
     List<Point> out = new ArrayList<>();
     for (double x : new double[] {r.left(), r.right()}) {
@@ -107,7 +107,7 @@ class PicturesTest {
     Random random = new Random(2);
     for (int i = 0; i < 200; i++) {
       Scene s = sized(ofChance(random), "fill");
-      Affine map = new GroupTransform(s.groupsRound("it")).map(0).times(Place.map(picture(s), 0));
+      Affine map = GroupTransform.of(s, "it").map(0).times(Place.map(picture(s), 0));
       Rect seen = new PreparedPicture(picture(s), 0).seen(0);
       Rect frame = map.inverse().apply(FRAME);
       double spare =

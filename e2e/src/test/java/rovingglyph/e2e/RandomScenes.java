@@ -14,12 +14,17 @@ final class RandomScenes {
   private static final int HEIGHT = 270;
 
   private final Random random;
+
+  /** Chance of its own, so that rides leave the rest of a seed's scene as it is. */
+  private final Random riding;
+
   private final int seed;
   private int ids;
 
   RandomScenes(int seed) {
     this.seed = seed;
     this.random = new Random(seed);
+    this.riding = new Random(seed + 7000L);
   }
 
   String document() {
@@ -264,7 +269,7 @@ final class RandomScenes {
     return stops.toString();
   }
 
-  /** Blend mode, blurs and clip, each now and then. */
+  /** Blend mode, effects, clip and ride, each now and then. */
   private String appearance() {
     StringBuilder out = new StringBuilder();
     if (random.nextInt(3) == 0) {
@@ -285,7 +290,29 @@ final class RandomScenes {
       out.append(",\"inverted\":").append(random.nextBoolean());
       out.append(",\"softEdge\":").append(random.nextBoolean() ? "0" : value(0, 60)).append('}');
     }
-    return out.toString();
+    return out + ride();
+  }
+
+  /** Carried along a path now and then, alone or in copies. */
+  private String ride() {
+    if (riding.nextInt(4) > 0) {
+      return "";
+    }
+    String[] ends = {"", ",\"ends\":\"cut\"", ",\"ends\":\"wrap\"", ",\"ends\":\"continue\""};
+    return """
+        ,"ride":{"path":"p%d","point":[%d,%d],"turns":%s,"copies":%d,"spacing":"%s",
+         "pathOffset":%s,"shift":%s,"gap":%s%s}"""
+        .formatted(
+            riding.nextInt(3),
+            riding.nextInt(WIDTH),
+            riding.nextInt(HEIGHT),
+            riding.nextInt(3) > 0,
+            riding.nextInt(3) == 0 ? 2 + riding.nextInt(3) : 1,
+            riding.nextBoolean() ? "even" : "distance",
+            value(riding, -100, 500),
+            riding.nextBoolean() ? "0" : value(riding, -40, 40),
+            value(riding, 20, 90),
+            ends[riding.nextInt(4)]);
   }
 
   private String effect(String id) {
@@ -334,15 +361,19 @@ final class RandomScenes {
 
   /** A value that stands still or goes from one number to another. */
   private String value(double least, double greatest) {
-    String a = number(least, greatest);
-    return random.nextBoolean()
-        ? a
-        : "{\"keyframes\":[{\"time\":0,\"value\":%s,\"easing\":\"gentle-both\"},{\"time\":4,\"value\":%s}]}"
-            .formatted(a, number(least, greatest));
+    return value(random, least, greatest);
   }
 
-  private String number(double least, double greatest) {
+  private static String value(Random chance, double least, double greatest) {
+    String a = number(chance, least, greatest);
+    return chance.nextBoolean()
+        ? a
+        : "{\"keyframes\":[{\"time\":0,\"value\":%s,\"easing\":\"gentle-both\"},{\"time\":4,\"value\":%s}]}"
+            .formatted(a, number(chance, least, greatest));
+  }
+
+  private static String number(Random chance, double least, double greatest) {
     return Double.toString(
-        Math.round((least + (greatest - least) * random.nextDouble()) * 100) / 100.0);
+        Math.round((least + (greatest - least) * chance.nextDouble()) * 100) / 100.0);
   }
 }

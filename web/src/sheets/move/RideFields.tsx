@@ -34,7 +34,11 @@ export function RideFields({ id }: { id: string }) {
           { value: NONE, label: 'None: it stays in place' },
           ...doc.paths.map((p) => ({ value: p.id, label: p.name })),
         ]}
-        onChange={(path) => put({ path: path || null })}
+        onChange={(path) => {
+          put({ path: path || null });
+          if (!ride && path)
+            useEditor.setState({ charted: 'rideOffset', keyframe: null, keys: [] });
+        }}
       />
       {wrong && <p className="my-1 text-[12px] text-alarm">{wrong}</p>}
       {ride && (
@@ -72,7 +76,7 @@ export function RideFields({ id }: { id: string }) {
               label="Copies are"
               value={ride.spacing ?? 'even'}
               options={[
-                { value: 'even', label: 'Spread over the path' },
+                { value: 'even', label: 'Spread evenly', detail: 'In equal shares of the path' },
                 { value: 'distance', label: 'At a distance' },
               ]}
               onChange={(spacing) => put({ spacing })}

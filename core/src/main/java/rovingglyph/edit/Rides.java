@@ -6,9 +6,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Timeline;
+import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Item;
@@ -45,7 +47,7 @@ final class Rides {
 
   /**
    * Carried along the {@code path}, or with null by none. What is left out stays; a new ride takes
-   * the item by the middle that it has at the {@code time}.
+   * the item by the middle that it has at the {@code time}, to what of the path is nearest then.
    */
   private static Item carried(Command.Target target, Item item, Values v) {
     Ride before = item.properties().ride();
@@ -57,17 +59,8 @@ final class Rides {
     if (target.scene().path(path) == null) {
       throw new IllegalArgumentException("There is no such path any more");
     }
-    Ride from =
-        before != null
-            ? before
-            : new Ride(
-                path,
-                middle(target, item, v.get(Arguments.PLAYHEAD)),
-                true,
-                null,
-                1,
-                Ride.Spacing.EVEN,
-                UnknownFields.NONE);
+    double time = v.get(Arguments.PLAYHEAD);
+    Ride from = before == null ? begun(path, middle(target, item, time)) : before;
     Ride ride =
         new Ride(
             path,
@@ -79,9 +72,16 @@ final class Rides {
             from.extras());
     Map<Channel, AnimatedValue> values = new LinkedHashMap<>(item.values());
     if (before == null) {
+      Contour way = GuideContour.of(target.scene().path(path), time);
+      double nearest = Math.rint(way.nearest(ride.point()).distance() * 10) / 10;
       Channel.RIDE.forEach(c -> values.put(c, new AnimatedValue(0)));
+      values.put(Channel.RIDE_OFFSET, new AnimatedValue(nearest));
     }
     return item.with(item.properties().carried(ride), values);
+  }
+
+  private static Ride begun(String path, Point point) {
+    return new Ride(path, point, true, null, 1, Ride.Spacing.EVEN, UnknownFields.NONE);
   }
 
   /** What of an item is brought to the path: its centre, or where it has none, its box's middle. */

@@ -14,6 +14,7 @@ import rovingglyph.TestScenes;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.journey.RideHandle;
@@ -283,6 +284,9 @@ class RideTest {
     Point centre = kind.equals("group") ? Point.ORIGIN : new Point(500, 480);
     assertThat(middle).isEqualTo(placed ? centre : p.box("it", 0).centre());
     assertThat(carried.item("it").values()).containsKeys(Channel.RIDE.toArray(Channel[]::new));
+    double offset = carried.item("it").movable(Channel.RIDE_OFFSET).base();
+    Contour ring = p.paths().get("ring").at(0);
+    assertThat(offset).isCloseTo(ring.nearest(middle).distance(), within(0.06));
     Scene kept = SceneEdits.apply(carried, "{\"op\":\"deletePath\",\"of\":\"ring\"}");
     String rail = kept.item("it").properties().ride().path();
     assertThat(kept.path(rail).name()).endsWith("(kept)");

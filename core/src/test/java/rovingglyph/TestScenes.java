@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.frame.Op;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
@@ -28,6 +29,18 @@ public final class TestScenes {
       {"id":"p","kind":"drawn","points":[{"x":100,"y":500},{"x":500,"y":500},{"x":500,"y":900}]}""";
 
   private TestScenes() {}
+
+  /** The entries of a frame that an item of a kind is, without any appearance. */
+  public static List<Op> ops(String kind) {
+    return kind.equals("foreground-cut")
+        ? List.of(Op.PUSH, Op.FILL, Op.MATTE, Op.FILL, Op.POP)
+        : List.of(Op.FILL);
+  }
+
+  /** Where {@link #item} is among the items, from 0 on. */
+  public static int index(String kind) {
+    return kind.equals("group") ? 1 : kind.equals("foreground-cut") ? 2 : 0;
+  }
 
   public static String drawn(double... xy) {
     StringBuilder points = new StringBuilder();
@@ -86,7 +99,14 @@ public final class TestScenes {
 
   /** Every kind of item that there is; a test of the documents sees that none is left out. */
   public static final List<String> ITEM_KINDS =
-      List.of("lettering", "drawing", "group", "colour-field", "picture", "filled-path");
+      List.of(
+          "lettering",
+          "drawing",
+          "group",
+          "colour-field",
+          "picture",
+          "filled-path",
+          "foreground-cut");
 
   /**
    * An item of a kind, called "it", whose ink reaches from (400, 400) to (600, 480) and on, in a
@@ -108,6 +128,14 @@ public final class TestScenes {
           case "colour-field" -> "\"x\":500,\"y\":480";
           case "picture" -> "\"x\":500,\"y\":480,\"image\":\"kites\"";
           case "filled-path" -> "\"path\":\"area\"";
+          case "foreground-cut" -> {
+            // What is cut is not seen but in the cut.
+            before =
+                "{\"kind\":\"drawing\",\"id\":\"of\",\"x\":500,\"y\":480,"
+                    + box
+                    + "},{\"kind\":\"group\",\"id\":\"rest\",\"members\":[\"of\"],\"shownFrom\":999},";
+            yield "\"source\":\"of\",\"path\":\"area\",\"inSource\":[1,0,0,1,-500,-480]";
+          }
           default -> "\"depth\":[1,{\"of\":2}]";
         };
     String tail = more.isEmpty() ? "" : "," + more;

@@ -8,6 +8,7 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
@@ -54,7 +55,8 @@ final class ItemList {
               TransformedCodec.GROUP,
               ColourFieldCodec.SCHEMA,
               PictureCodec.SCHEMA,
-              FilledPathCodec.SCHEMA),
+              FilledPathCodec.SCHEMA,
+              ForegroundCutCodec.SCHEMA),
           ItemList::kind,
           new UnknownKind());
 
@@ -100,6 +102,11 @@ final class ItemList {
           @Override
           public String filledPath(FilledPath p) {
             return FilledPathCodec.SCHEMA.kind();
+          }
+
+          @Override
+          public String foregroundCut(ForegroundCut c) {
+            return ForegroundCutCodec.SCHEMA.kind();
           }
 
           @Override

@@ -2,59 +2,82 @@ package rovingglyph.document;
 
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Matte;
 import rovingglyph.scene.Scene;
 import rovingglyph.schema.Fields;
 
-/** Mattes name items that are there, none is measured by itself, and all can be painted in time. */
+/**
+ * Mattes and cuts name items that are there, none is measured by itself or a part of itself, and
+ * all can be painted in time.
+ */
 public final class MatteCheck {
-  /** Paintings of single items for the mattes of one item and of all in it; more would hold up. */
+  /** Of single items for the mattes and cuts of one item and of all in it; more would hold up. */
   private static final long MOST_PAINTINGS = 20_000;
 
   private final Scene scene;
-  private final boolean mattes;
+  private final boolean others;
   private final Map<String, Long> known = new HashMap<>();
   private final Set<String> open = new HashSet<>();
 
-  private MatteCheck(Scene scene, boolean mattes) {
+  private MatteCheck(Scene scene, boolean others) {
     this.scene = scene;
-    this.mattes = mattes;
+    this.others = others;
   }
 
-  /** Whether an item would have to be painted to tell how much of it is seen. */
+  /** Whether an item would have to be painted to tell what of it is seen. */
   public static boolean isCircular(Scene scene, String item) {
     return new MatteCheck(scene, true).paintings(item) < 0;
   }
 
   static void check(Scene scene, List<ItemList.Entry> entries, Fields f) {
-    if (entries.stream().allMatch(e -> e.item().properties().matte() == null)) {
+    if (entries.stream().allMatch(e -> others(e.item()).isEmpty())) {
       return;
     }
     MatteCheck with = new MatteCheck(scene, true);
     MatteCheck without = new MatteCheck(scene, false);
     for (ItemList.Entry e : entries) {
-      Matte matte = e.item().properties().matte();
-      String field = e.place() + (matte == null ? "" : ".matte.item");
-      if (matte != null && scene.item(matte.item()) == null) {
-        f.problem(field, "no item has the id \"" + matte.item() + "\"", "");
-        continue;
-      }
+      Map<String, String> others = others(e.item());
+      others.forEach(
+          (field, id) -> {
+            if (scene.item(id) == null) {
+              f.problem(e.place() + field, "no item has the id \"" + id + "\"", "");
+            }
+          });
       long paintings = with.paintings(e.item().id());
-      long measuring = paintings - without.paintings(e.item().id());
-      if (paintings < 0 && matte != null) {
-        f.problem(field, "the item would be measured by itself", "an item that is not in it");
-      } else if (measuring > MOST_PAINTINGS) {
+      long more = paintings - without.paintings(e.item().id());
+      String field = e.place() + others.keySet().stream().findFirst().orElse("");
+      if (paintings < 0 && !others.isEmpty()) {
+        boolean cut = e.item() instanceof ForegroundCut;
         f.problem(
             field,
-            "has " + measuring + " items painted for its mattes",
-            "at most " + MOST_PAINTINGS + ": fewer mattes of mattes");
+            cut ? "the cut would be a part of itself" : "the item would be measured by itself",
+            "an item that is not in it and does not hold it");
+      } else if (more > MOST_PAINTINGS) {
+        f.problem(
+            field,
+            "has " + more + " items painted for its mattes and cuts",
+            "at most " + MOST_PAINTINGS + ": fewer mattes and cuts in each other");
       }
     }
+  }
+
+  /** The ids of other items that are painted for one, by the end of their JSON path. */
+  private static Map<String, String> others(Item item) {
+    Map<String, String> out = new LinkedHashMap<>();
+    if (item instanceof ForegroundCut c) {
+      out.put(".source", c.source());
+    }
+    if (item.properties().matte() != null) {
+      out.put(".matte.item", item.properties().matte().item());
+    }
+    return out;
   }
 
   /** How many single items are painted for an item; negative where that comes round to itself. */
@@ -72,7 +95,10 @@ public final class MatteCheck {
         within = sum(within, paintings(member));
       }
     }
-    Matte matte = mattes ? item.properties().matte() : null;
+    if (others && item instanceof ForegroundCut c) {
+      within = sum(within, paintings(c.source()));
+    }
+    Matte matte = others ? item.properties().matte() : null;
     long measured = matte == null ? 0 : paintings(matte.item());
     long out = within < 0 ? -1 : sum(within * SceneChecks.own(item), measured);
     open.remove(id);

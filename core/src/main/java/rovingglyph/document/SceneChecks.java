@@ -6,6 +6,7 @@ import java.util.Set;
 import rovingglyph.scene.Clip;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Ride;
@@ -31,6 +32,9 @@ final class SceneChecks {
       }
       if (e.item() instanceof FilledPath p && scene.path(p.path()) == null) {
         f.problem(e.place() + ".path", "no path has the id \"" + p.path() + "\"", "");
+      }
+      if (e.item() instanceof ForegroundCut c && scene.path(c.path()) == null) {
+        f.problem(e.place() + ".path", "no path has the id \"" + c.path() + "\"", "");
       }
       Clip clip = e.item().properties().clip();
       if (clip != null && scene.path(clip.path()) == null) {

@@ -29,6 +29,7 @@ public final class Commands {
             Pictures.ALL,
             Drawings.ALL,
             FilledPaths.ALL,
+            ForegroundCuts.ALL,
             Changes.ALL,
             NewPaths.ALL,
             PathCommands.ALL,

@@ -11,6 +11,7 @@ import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Clip;
 import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
@@ -56,9 +57,10 @@ final class FilledPaths {
     return Pictures.withGround(scene, item);
   }
 
-  /** An item with one path in the place of another: filled, ridden, and clipped to. */
+  /** An item with one path in the place of another: filled, cut along, ridden, clipped to. */
   static Item shaped(Item item, String from, String to) {
     Item out = item instanceof FilledPath f && f.path().equals(from) ? f.on(to) : item;
+    out = out instanceof ForegroundCut c && c.path().equals(from) ? c.on(to) : out;
     Ride ride = out.properties().ride();
     if (ride != null && ride.path().equals(from)) {
       out = out.with(out.properties().carried(ride.on(to)));

@@ -26,6 +26,7 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
@@ -153,6 +154,11 @@ final class Groups {
           @Override
           public Rect filledPath(FilledPath p) {
             return GuideContour.of(scene.path(p.path())).bounds();
+          }
+
+          @Override
+          public Rect foregroundCut(ForegroundCut c) {
+            return GuideContour.of(scene.path(c.path())).bounds();
           }
 
           @Override

@@ -23,7 +23,7 @@ import rovingglyph.type.Outline;
  */
 public final class Appearance {
   /** Standard deviations of the blurred clip within the width of its soft edge. */
-  private static final double SOFT_EDGE_DEVIATIONS = 4;
+  static final double SOFT_EDGE_DEVIATIONS = 4;
 
   private final Item item;
   private final ItemProperties properties;

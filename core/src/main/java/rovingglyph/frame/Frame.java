@@ -52,8 +52,8 @@ public final class Frame {
   /** Where the entries of the open layers begin, outermost first. */
   private final List<Integer> layers = new ArrayList<>();
 
-  /** Their boxes as they are from where a matte begins; null before. */
-  private final List<double[]> boxes = new ArrayList<>();
+  /** What they are from where a matte begins; null before. */
+  private final List<Measured> boxes = new ArrayList<>();
 
   /** How far beyond its points the present entry paints, px. */
   private double around;
@@ -119,19 +119,23 @@ public final class Frame {
   void matte(boolean inverted, Matte.By by) {
     begin(Op.MATTE, 2);
     add(inverted ? 1 : 0, by.ordinal());
-    // What only measures adds nothing to be seen.
+    // What only measures adds nothing to be seen, and leaves no more than what it covers.
     int box = layers.get(layers.size() - 1) + BOX;
-    boxes.set(boxes.size() - 1, Arrays.copyOfRange(numbers, box, box + 4));
+    boxes.set(boxes.size() - 1, new Measured(boxAt(box), inverted));
+    put(box, Rect.EMPTY);
   }
+
+  /** The box of a layer before it is measured. */
+  private record Measured(Rect box, boolean inverted) {}
 
   /** Ends a layer. */
   void pop() {
     begin(Op.POP, 0);
     int box = layers.remove(layers.size() - 1) + BOX;
     double reach = numbers[box + 4];
-    double[] before = boxes.remove(boxes.size() - 1);
+    Measured before = boxes.remove(boxes.size() - 1);
     if (before != null) {
-      System.arraycopy(before, 0, numbers, box, before.length);
+      put(box, before.inverted ? before.box : before.box.intersection(boxAt(box)));
     }
     if (numbers[box] > numbers[box + 2]) {
       // Nothing is in it: numbers that documents and bridges can take.
@@ -372,9 +376,20 @@ public final class Frame {
 
   /** The box of the first layer; empty where it holds nothing. */
   Rect box() {
-    return numbers[BOX] > numbers[BOX + 2]
+    return boxAt(BOX);
+  }
+
+  private Rect boxAt(int at) {
+    return numbers[at] > numbers[at + 2]
         ? Rect.EMPTY
-        : new Rect(numbers[BOX], numbers[BOX + 1], numbers[BOX + 2], numbers[BOX + 3]);
+        : new Rect(numbers[at], numbers[at + 1], numbers[at + 2], numbers[at + 3]);
+  }
+
+  private void put(int at, Rect box) {
+    numbers[at] = box.left();
+    numbers[at + 1] = box.top();
+    numbers[at + 2] = box.right();
+    numbers[at + 3] = box.bottom();
   }
 
   /** The list, as long as it is filled. */

@@ -85,9 +85,10 @@ final class RideLandings {
     // Cruise and sway stay on top: what lands is the whole.
     double more = Timeline.value(offset, time) - Timeline.keyed(offset, time);
     Window window = new Window(prepared.area(), prepared.round(item.id(), time));
+    SceneHits hits = new SceneHits(prepared, time);
     return at -> {
       Item there = item.with(Channel.RIDE_OFFSET, new AnimatedValue(at + more));
-      return new LandingSolver.Reading(prepared.touches(there, time, window), 0);
+      return new LandingSolver.Reading(hits.touches(there, window), 0);
     };
   }
 

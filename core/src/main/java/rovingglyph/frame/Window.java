@@ -32,6 +32,11 @@ final class Window {
     return map;
   }
 
+  /** The same as something sees it whose pixels a map takes to those of what looks. */
+  Window within(Affine inner) {
+    return new Window(area, map.times(inner));
+  }
+
   /** Pixels of the frame per pixel of what looks. */
   double scale() {
     return scale;

@@ -45,7 +45,12 @@ public record Affine(double a, double b, double c, double d, double e, double f)
     return det == 0
         ? this
         : new Affine(
-            d / det, -b / det, -c / det, a / det, (c * f - d * e) / det, (b * e - a * f) / det);
+            d / det,
+            (0 - b) / det,
+            (0 - c) / det,
+            a / det,
+            (c * f - d * e) / det,
+            (b * e - a * f) / det);
   }
 
   /** Where a point goes. */

@@ -31,6 +31,17 @@ public record Rect(double left, double top, double right, double bottom) {
         Math.max(bottom, o.bottom));
   }
 
+  /** What is in both; empty where they have no point in common. */
+  public Rect intersection(Rect o) {
+    Rect both =
+        new Rect(
+            Math.max(left, o.left),
+            Math.max(top, o.top),
+            Math.min(right, o.right),
+            Math.min(bottom, o.bottom));
+    return both.isEmpty() ? EMPTY : both;
+  }
+
   /** With so much more on every side. */
   public Rect grown(double by) {
     return new Rect(left - by, top - by, right + by, bottom + by);

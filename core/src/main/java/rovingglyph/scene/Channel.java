@@ -78,6 +78,9 @@ public final class Channel {
   /** Of an item that is carried along a path. */
   public static final List<Channel> RIDE = List.of(RIDE_OFFSET, RIDE_SHIFT, RIDE_GAP);
 
+  public static final Channel CUT_EDGE = px("cutEdge", "Soft edge of the cut", 0, 1000);
+  public static final Channel GROW = px("grow", "Grow", -1000, 1000);
+
   public static final Channel TURN = turn("turn", "Turn");
   public static final Channel RADIUS = px("radius", "Radius", 1, 1e5);
   public static final Channel INNER_RADIUS = px("innerRadius", "Inner radius", 0, 1e5);

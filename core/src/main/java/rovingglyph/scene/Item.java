@@ -6,7 +6,7 @@ import java.util.Map;
 
 /** Something that stands in the stack, or in a group that does. */
 public sealed interface Item extends Animatable
-    permits Lettering, Transformed, FilledPath, UnknownItem {
+    permits Lettering, Transformed, FilledPath, ForegroundCut, UnknownItem {
   /** What every item has. */
   ItemProperties properties();
 
@@ -83,6 +83,9 @@ public sealed interface Item extends Animatable
 
     /** What to do with a filled path. */
     R filledPath(FilledPath p);
+
+    /** What to do with a foreground cut. */
+    R foregroundCut(ForegroundCut c);
 
     /** What to do with an item of a kind that is not known. */
     R unknown(UnknownItem u);

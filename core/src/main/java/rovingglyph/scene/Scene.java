@@ -80,6 +80,11 @@ public record Scene(
     return all(FilledPath.class);
   }
 
+  /** The foreground cuts, in the order of the document. */
+  public List<ForegroundCut> foregroundCuts() {
+    return all(ForegroundCut.class);
+  }
+
   /** The groups, in the order of the document. */
   public List<Group> groups() {
     return all(Group.class);
@@ -268,14 +273,17 @@ public record Scene(
         left.put(i.id(), i instanceof Group g ? g.with(without(g.members(), gone)) : i);
       }
     }
-    return with(paths, left, cues, without(stack, gone)).withoutLostMattes();
+    return with(paths, left, cues, without(stack, gone)).withoutLost();
   }
 
-  /** Without the mattes of items that are no more. */
-  private Scene withoutLostMattes() {
+  /** Without the mattes by items that are no more, and the cuts of such. */
+  private Scene withoutLost() {
     Scene out = this;
     for (Item i : items.values()) {
       Matte matte = i.properties().matte();
+      if (i instanceof ForegroundCut c && item(c.source()) == null) {
+        return without(c.id());
+      }
       if (matte != null && item(matte.item()) == null) {
         out = out.withItem(i.with(i.properties().measuredBy(null), i.values()));
       }
@@ -291,7 +299,7 @@ public record Scene(
   public Scene dissolved(Group group) {
     Map<String, Item> left = new LinkedHashMap<>(items);
     left.remove(group.id());
-    return withItems(left).withoutLostMattes();
+    return withItems(left).withoutLost();
   }
 
   private void collect(String id, Set<String> ids) {

@@ -7,6 +7,7 @@ import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiConsumer;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 
@@ -232,6 +233,27 @@ public final class Types {
         "[number, number]",
         numbers(2, 2, -limit, limit),
         "`[x, y]`, each within " + told(-limit, limit));
+  }
+
+  /** A map of the plane that can be undone, as the six numbers of SVG's {@code matrix()}. */
+  public static FieldType<Affine> matrix(double limit) {
+    return new Plain<>(
+        (f, name, fallback) -> {
+          double[] n = f.numbers(name, 6, -limit, limit);
+          if (n == null) {
+            return fallback;
+          }
+          Affine map = new Affine(n[0], n[1], n[2], n[3], n[4], n[5]);
+          if (n[0] * n[3] - n[1] * n[2] == 0) {
+            f.problem(name, "flattens everything", "a map that can be undone");
+          }
+          return map;
+        },
+        (m, out) ->
+            Writer.list(List.of(m.a(), m.b(), m.c(), m.d(), m.e(), m.f()), out, Writer::number),
+        "[number, number, number, number, number, number]",
+        numbers(6, 6, -limit, limit),
+        "`[a, b, c, d, e, f]` as in SVG's `matrix()`, each within " + told(-limit, limit));
   }
 
   private static JsonObject numbers(int fewest, int most, double min, double max) {

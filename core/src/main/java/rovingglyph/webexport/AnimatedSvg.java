@@ -10,6 +10,7 @@ import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Appearance;
+import rovingglyph.frame.CutArea;
 import rovingglyph.frame.Outlines;
 import rovingglyph.frame.PreparedColourField;
 import rovingglyph.frame.PreparedFilledPath;
@@ -27,6 +28,7 @@ import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
@@ -148,6 +150,9 @@ public final class AnimatedSvg {
   }
 
   private void item(Item item) {
+    if (!prepared.isPainted(item)) {
+      return;
+    }
     String name = prefix + "-" + written++;
     String shown = shown(name, item);
     if (!ink.isPlain()) {
@@ -185,34 +190,51 @@ public final class AnimatedSvg {
     if (matte == null) {
       return null;
     }
-    List<Group> here = scene.groupsRound(item.id());
-    List<Group> there = scene.groupsRound(matte.item());
-    int both = 0;
     // What is filtered for an inverted one is to stand in the pixels of the frame.
-    while (!matte.inverted()
+    String between =
+        matte.inverted() ? "<g filter=\"url(#" + AppearanceSvg.amount(name) + ")\">\n" : "";
+    String by = captured(() -> item(scene.item(matte.item())));
+    return elsewhere(name, item, matte.item(), between, by);
+  }
+
+  private String captured(Runnable writes) {
+    int from = body.length();
+    writes.run();
+    String out = body.substring(from);
+    body.setLength(from);
+    return out;
+  }
+
+  /**
+   * Something in the pixels round another item, where it stands in the frame, in those round an
+   * item.
+   *
+   * @param between begins a group in the pixels of the frame; empty where none is needed
+   */
+  private String elsewhere(String name, Item item, String other, String between, String contents) {
+    List<Group> here = scene.groupsRound(item.id());
+    List<Group> there = scene.groupsRound(other);
+    int both = 0;
+    while (between.isEmpty()
         && both < Math.min(here.size(), there.size())
         && here.get(both).id().equals(there.get(both).id())) {
       both++;
     }
     StringBuilder out = new StringBuilder();
-    int groups = 0;
     for (int i = here.size() - 1; i >= both; i--) {
       out.append(moved(name + "-out" + i, here.get(i), true));
-      groups += copies(here.get(i)) > 0 ? 2 : 1;
     }
-    if (matte.inverted()) {
-      out.append("<g filter=\"url(#" + AppearanceSvg.amount(name) + ")\">\n");
-      groups++;
-    }
+    out.append(between);
     for (int i = both; i < there.size(); i++) {
       out.append(moved(name + "-in" + i, there.get(i), false));
-      groups += copies(there.get(i)) > 0 ? 2 : 1;
     }
-    int from = body.length();
-    item(scene.item(matte.item()));
-    out.append(body.substring(from)).append("</g>\n".repeat(groups));
-    body.setLength(from);
-    return out.toString();
+    return closed(out, contents);
+  }
+
+  /** What groups begin with, what is in them, and their ends. */
+  private static String closed(CharSequence begun, String contents) {
+    int groups = begun.toString().split("<g", -1).length - 1;
+    return begun + contents + "</g>\n".repeat(groups);
   }
 
   /** Begins a group that stands as one of the scene does, or undoes that; two if it is carried. */
@@ -226,6 +248,31 @@ public final class AnimatedSvg {
     }
     String carried = new RideSvg(prepared, g, motions).begin(0, back);
     return back ? own + carried : carried + own;
+  }
+
+  /** The area of a cut, in the pixels round the cut. */
+  private String area(String name, ForegroundCut c, String contents) {
+    Item source = scene.item(c.source());
+    StringBuilder begun = new StringBuilder();
+    if (copies(source) > 0) {
+      begun.append(new RideSvg(prepared, source, motions).begin(0, false));
+    }
+    if (source instanceof Transformed t) {
+      List<String> animations = new ArrayList<>();
+      String own = name + "-place";
+      String place = values.place(own, t, animations);
+      values.animate(own, animations);
+      begun.append("<g class=\"" + own + "\"" + style(place, "") + ">\n");
+    }
+    begun.append(new CutSvg(prepared.cutArea(c), scene).inSource());
+    return elsewhere(name, c, c.source(), "", closed(begun, contents));
+  }
+
+  /** Px round a cut of one of its path's. */
+  private double unitOf(ForegroundCut c, double time) {
+    Affine map = prepared.round(c.id(), time).inverse();
+    map = map.times(prepared.round(c.source(), time)).times(prepared.cutArea(c).map(time));
+    return Math.hypot(map.a(), map.b());
   }
 
   /** What an item is, with its outlines but without the rest of its appearance. */
@@ -411,6 +458,36 @@ public final class AnimatedSvg {
                           "", 1, 1, (a, style) -> none.path(path.path(), a + Ink.style(style))));
       faded(name, p, () -> measured(t -> 1, shape));
       return null;
+    }
+
+    @Override
+    public Void foregroundCut(ForegroundCut c) {
+      faded(
+          name, c, ink.isPlain() ? () -> part(c) : () -> measured(t -> unitOf(c, t), () -> ink(c)));
+      return null;
+    }
+
+    private void part(ForegroundCut c) {
+      String mask = name + "-cut";
+      String shape =
+          new CutSvg(prepared.cutArea(c), scene).mask(mask, values::own, values::animate);
+      body.append("<mask id=\"" + mask + "\" maskUnits=\"userSpaceOnUse\" ");
+      body.append(AppearanceSvg.EVERYWHERE + ">").append(area(mask, c, shape)).append("</mask>\n");
+      String source = captured(() -> item(scene.item(c.source())));
+      body.append("<g mask=\"url(#" + mask + ")\">\n");
+      body.append(elsewhere(name + "-source", c, c.source(), "", source)).append("</g>\n");
+    }
+
+    private void ink(ForegroundCut c) {
+      SmilAttribute none = new SmilAttribute(scene);
+      CutArea area = prepared.cutArea(c);
+      String shape =
+          ink.shape(
+              "",
+              1,
+              1,
+              (a, style) -> none.contour(area.path().moves(), area::edge, a + Ink.style(style)));
+      body.append(area(name + "-ink", c, shape));
     }
 
     @Override

@@ -28,7 +28,7 @@ final class AppearanceSvg {
   static final String EVERYWHERE = "x=\"-20000\" y=\"-20000\" width=\"40000\" height=\"40000\"";
 
   /** Of a blur's standard deviation, px. */
-  private static final double TOLERANCE = 0.03;
+  static final double TOLERANCE = 0.03;
 
   private final PreparedScene prepared;
   private final Scene scene;
@@ -225,7 +225,7 @@ final class AppearanceSvg {
     open++;
   }
 
-  private static String blur(String deviation, double share) {
+  static String blur(String deviation, double share) {
     String times = share == 1 ? "" : "*" + share;
     return "blur(calc(max(0," + deviation + ")" + times + "*1px))";
   }

@@ -7,6 +7,7 @@ import java.util.function.DoubleUnaryOperator;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import rovingglyph.frame.PreparedPath;
+import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Scene;
@@ -100,8 +101,18 @@ final class SmilAttribute {
    * @param more attributes
    */
   String path(PreparedPath path, String more) {
-    return SmilShapes.contour(
-        "<path" + attributes + more, path.moves(), path::at, animations.toString(), scene);
+    return contour(path.moves(), path::at, more);
+  }
+
+  /**
+   * A contour with these attributes.
+   *
+   * @param moves whether it is not the same at all times
+   * @param more attributes
+   */
+  String contour(boolean moves, DoubleFunction<Contour> at, String more) {
+    String open = "<path" + attributes + more;
+    return SmilShapes.contour(open, moves, at, animations.toString(), scene);
   }
 
   /** An element with these attributes and what is in it. */

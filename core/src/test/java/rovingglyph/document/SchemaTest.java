@@ -45,7 +45,8 @@ class SchemaTest {
           "Group", Json.value("Group"),
           "ColourField", Json.value("Colour field"),
           "Picture", Json.value("Picture"),
-          "FilledPath", Json.value("Filled path"));
+          "FilledPath", Json.value("Filled path"),
+          "ForegroundCut", Json.value("Foreground cut"));
 
   @Test
   void everyKindOfItemIsTestedAsOne() {
@@ -180,7 +181,7 @@ class SchemaTest {
     } else if (fallback == null) {
       assertThat(is.isNull()).isTrue();
     } else if (p.path().equals("$.stack")) {
-      assertThat(is.asArray()).as("all items that are in no group").hasSize(7);
+      assertThat(is.asArray()).as("all items that are in no group").hasSize(8);
     } else if (p.path().matches("\\$\\.items\\[5]\\.[xy]")) {
       assertThat(is).as("where the centre is").isIn(Json.value(5), Json.value(6));
     } else {

@@ -126,7 +126,7 @@ class CommandsTest {
     private static final List<String> ITEMS =
         List.of(
             "words", "words", "words", "words", "words", "other", "kite", "sky", "photo", "badge",
-            "unknown", "pair", "circle", "plan");
+            "front", "unknown", "pair", "circle", "plan");
     private static final List<String> PATHS =
         List.of("drawn", "open", "smooth", "freehand", "line", "arc", "wave", "circle", "nobody");
     private static final Map<String, List<String>> IDS =

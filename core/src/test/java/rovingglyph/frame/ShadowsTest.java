@@ -192,7 +192,7 @@ class ShadowsTest {
     String flat = effect("cast-shadow", ",\"direction\":0,\"groundY\":500");
     assertThat(frame(document(kind, flat), 0))
         .extracting(FrameEntries.Entry::op)
-        .containsExactly(Op.FILL);
+        .isEqualTo(TestScenes.ops(kind));
   }
 
   @ParameterizedTest

@@ -5,6 +5,7 @@ import java.util.Map;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
@@ -88,6 +89,10 @@ public final class MemoryNeed {
     int within = 0;
     if (item instanceof Group g) {
       within = g.members().stream().mapToInt(m -> layers(scene, m)).max().orElse(0);
+    }
+    if (item instanceof ForegroundCut c) {
+      // Its own layer, the one that measures it, that of the soft edge, and that of a shrunk area.
+      within = 5 + layers(scene, c.source());
     }
     // A filter has its result beside its layer, a shadow its shape and its colour too, one that is
     // cast lies in layers of its own; a clip is measured in two layers, the soft one's too.

@@ -1,0 +1,140 @@
+package rovingglyph.frame;
+
+import java.util.List;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.SubPath;
+import rovingglyph.motion.Place;
+import rovingglyph.motion.Timeline;
+import rovingglyph.scene.BlendMode;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.ForegroundCut;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Ride;
+import rovingglyph.scene.Scene;
+import rovingglyph.scene.Transformed;
+import rovingglyph.type.Outline;
+
+/**
+ * The area of a foreground cut.
+ *
+ * @param source the item that is cut
+ * @param carriage that one with the path that carries it; null where none does
+ * @param path the path of the cut
+ */
+public record CutArea(ForegroundCut cut, Item source, Carriage carriage, PreparedPath path) {
+  private static final double[] NO_DASH = {};
+
+  /** That of a cut in a scene. */
+  public static CutArea of(Scene scene, ForegroundCut cut) {
+    Item source = scene.item(cut.source());
+    Ride ride = source.properties().ride();
+    Carriage carriage =
+        ride == null ? null : new Carriage(source, new PreparedPath(scene.path(ride.path())));
+    return new CutArea(cut, source, carriage, new PreparedPath(scene.path(cut.path())));
+  }
+
+  /** The map of the path's pixels to those round the item that is cut. */
+  public Affine map(double time) {
+    Affine map = carriage == null ? Affine.IDENTITY : carriage.first(time);
+    if (source instanceof Transformed t) {
+      map = map.times(Place.map(t, time));
+    }
+    return map.times(cut.inSource());
+  }
+
+  /** How far the area goes beyond its path, px of the path; less than 0 for short of it. */
+  public double grow(double time) {
+    return value(Channel.GROW, time);
+  }
+
+  /** 0 to 1. */
+  double opacity(double time) {
+    return value(Channel.OPACITY, time) / 100;
+  }
+
+  /** The path with the line that closes it; as it is where nothing is of it. */
+  public Contour edge(double time) {
+    Contour c = path.at(time);
+    return c.segments().isEmpty() ? c : Piece.contour(new SubPath(c.segments(), true));
+  }
+
+  private List<SubPath> area(double time) {
+    Contour c = path.at(time);
+    return c.segments().isEmpty() ? List.of() : List.of(new SubPath(c.segments(), true));
+  }
+
+  /** What of it is outlined, in the pixels round the item that is cut. */
+  List<ItemShape> shapes(double time) {
+    Affine map = map(time);
+    List<SubPath> area = area(time);
+    return area.isEmpty()
+        ? List.of()
+        : List.of(new ItemShape(List.of(Piece.own(area, map)), Math.hypot(map.a(), map.b())));
+  }
+
+  /** Paints what tells how much is seen. Where the path is nothing, nothing is. */
+  void paint(Frame frame, Affine round, double time) {
+    Affine map = round.times(map(time));
+    double scale = Math.hypot(map.a(), map.b());
+    double blur = value(Channel.CUT_EDGE, time) * scale / Appearance.SOFT_EDGE_DEVIATIONS;
+    if (area(time).isEmpty()) {
+      return;
+    }
+    frame.mapped(map);
+    if (blur > 0) {
+      frame.push(1, BlendMode.NORMAL, new LayerEffects().blur(blur));
+    }
+    grown(frame, time);
+    if (blur > 0) {
+      frame.pop();
+    }
+  }
+
+  private void grown(Frame frame, double time) {
+    double grow = grow(time);
+    List<SubPath> area = area(time);
+    if (grow < 0) {
+      frame.push(1, BlendMode.NORMAL, LayerEffects.NONE);
+    }
+    frame.fill(0, 1);
+    frame.beginInline();
+    area.forEach(frame::subPath);
+    frame.endInline();
+    if (grow < 0) {
+      frame.matte(true);
+    }
+    if (grow != 0) {
+      frame.stroke(0, 1, new LineStyle(2 * Math.abs(grow), 1, 0, NO_DASH));
+      frame.beginInline();
+      frame.line(edge(time));
+      frame.endInline();
+    }
+    if (grow < 0) {
+      frame.pop();
+    }
+  }
+
+  /**
+   * Whether it reaches into a part of the frame.
+   *
+   * @param spot as the item that is cut sees it
+   */
+  boolean touches(double time, Window spot) {
+    List<SubPath> area = area(time);
+    return !area.isEmpty() && spot.touched(Outline.of(area), map(time));
+  }
+
+  /** The box round it, in the pixels round the item that is cut; without its soft edge. */
+  Rect box(double time) {
+    List<SubPath> area = area(time);
+    Affine map = map(time);
+    double more = Math.max(0, grow(time)) * Math.hypot(map.a(), map.b());
+    return area.isEmpty() ? Rect.EMPTY : map.apply(Outline.of(area).bounds()).grown(more);
+  }
+
+  private double value(Channel c, double time) {
+    return c.clamp(Timeline.value(cut.movable(c), time));
+  }
+}

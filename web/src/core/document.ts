@@ -21,6 +21,7 @@ export type {
   EasingName,
   Effect,
   FilledPath,
+  ForegroundCut,
   FreehandPath,
   Group,
   GuidePath,

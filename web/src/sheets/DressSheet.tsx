@@ -4,6 +4,7 @@ import { OF_PLACED } from '../state/channels';
 import { useEditor } from '../state/editor';
 import { changeScene } from '../state/values';
 import {
+  cutOf,
   drawingOf,
   fieldOf,
   filledPathOf,
@@ -17,6 +18,7 @@ import { addColourField } from '../state/itemActions';
 import { Check } from '../ui/Check';
 import { ColourField } from '../ui/ColourField';
 import { MovableField } from '../ui/MovableField';
+import { CutForward, CutSection } from './dress/CutSection';
 import { DrawingSection } from './dress/DrawingSection';
 import { FieldSection } from './dress/FieldSection';
 import { FilledPathSection } from './dress/FilledPathSection';
@@ -38,6 +40,7 @@ export function DressSheet() {
   const picture = pictureOf(doc, selected);
   const placed = placedOf(doc, selected);
   const group = groupOf(doc, selected);
+  const cut = cutOf(doc, selected);
   const item = itemOf(doc, selected);
   if (!doc) return null;
   return (
@@ -46,6 +49,7 @@ export function DressSheet() {
       {field && <FieldSection key={field.id} field={field} />}
       {filled && <FilledPathSection key={filled.id} item={filled} />}
       {picture && <PictureSection key={picture.id} picture={picture} />}
+      {cut && <CutSection key={cut.id} cut={cut} />}
       {drawing && <DrawingSection key={drawing.id} drawing={drawing} />}
       {group && (
         <>
@@ -53,7 +57,8 @@ export function DressSheet() {
           <GroupSection group={group} />
         </>
       )}
-      {item && (lettering || placed || filled) && (
+      {item && (placed || filled) && <CutForward key={`${item.id} cut`} item={item} />}
+      {item && (lettering || placed || filled || cut) && (
         <>
           <FinishSection key={`${item.id} finish`} item={item} />
           <MeetsSection key={`${item.id} meets`} item={item} />

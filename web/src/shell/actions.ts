@@ -58,6 +58,7 @@ const OVERLAYS: Record<keyof Overlays, string> = {
   template: 'Pictures to trace over',
   thirds: 'Thirds of the frame',
   safe: 'Safe area',
+  cut: 'A chosen cut, the rest dimmed',
 };
 
 /** What the stage shows over the picture, each on or off. */

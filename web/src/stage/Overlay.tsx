@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import * as core from '../core/core';
 import { isShape } from '../core/document';
 import { pathOf, select, selectAlso, useEditor } from '../state/editor';
-import { fieldOf, isLocked, itemOf, letteringOf, placedOf } from '../state/items';
+import { cutOf, fieldOf, isLocked, itemOf, letteringOf, placedOf } from '../state/items';
 import { editPath } from '../state/paths';
 import { sceneCoordinates } from './coordinates';
 import { DrawingLayer } from './DrawingLayer';
@@ -36,16 +36,21 @@ export function Overlay({ unit }: { unit: number }) {
   const pickStart = useEditor((s) => s.pickStart);
   const chosenPath = useEditor(pathOf);
   const lettering = letteringOf(doc, selected);
-  const own = doc?.paths.find((p) => p.id === lettering?.path);
+  const cut = cutOf(doc, selected);
+  const on = lettering ?? cut;
+  const own = doc?.paths.find((p) => p.id === on?.path);
   const path = tab === 'path' ? chosenPath : own;
   const line = useLine(path);
   const withPoints = path?.kind === 'drawn' || path?.kind === 'smooth' ? path : undefined;
   const marquee = useMarquee(withPoints, toScene);
   const placed = placedOf(doc, selected);
-  const about = placed?.id ?? (drawing || path?.id === lettering?.path ? lettering?.id : undefined);
+  const about = placed?.id ?? (drawing || path?.id === on?.path ? on?.id : undefined);
   // A path is edited as it is; elsewhere it is shown where the words are.
   const turned = tab !== 'path' && !drawing;
-  const groupTransform = useTransform(about, (id, time) => core.groupTransform(id, time, turned));
+  const groupTransform = useTransform(about, (id, time) =>
+    // The edge of a part lies in the pixels round the item, as every path round it does.
+    drawing?.cut ? core.roundTransform(id, time) : core.groupTransform(id, time, turned),
+  );
   const roundTransform = useTransform(selected ?? undefined, core.roundTransform);
   const inner = unit / Math.hypot(groupTransform[0] ?? 1, groupTransform[1] ?? 0);
   useEffect(() => snapThrough(groupTransform), [groupTransform]);
@@ -109,6 +114,14 @@ export function Overlay({ unit }: { unit: number }) {
         <Guides doc={doc} thirds={overlays.thirds} safe={overlays.safe} unit={unit} />
         {overlays.others && <OtherPaths chosen={path?.id} unit={unit} />}
         <g ref={within} transform={matrix}>
+          {cut && overlays.cut && path?.id === cut.path && (
+            <path
+              d={`M-20000-20000H20000V20000H-20000Z${line}Z`}
+              fillRule="evenodd"
+              className="pointer-events-none fill-ink/60"
+              data-testid="rest-dimmed"
+            />
+          )}
           <PathLines path={path} unit={inner} toScene={toScene} />
           {free && tab === 'path' && !withPoints && (
             <>

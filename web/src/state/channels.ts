@@ -1,6 +1,6 @@
 import type { Channel, ColourField, FilledPath, Lettering, SceneDoc } from '../core/document';
 import { useEditor } from './editor';
-import { fieldOf, filledPathOf, letteringOf, pictureOf, placedOf } from './items';
+import { cutOf, fieldOf, filledPathOf, letteringOf, pictureOf, placedOf } from './items';
 
 export const MAIN: Channel[] = [
   'pathOffset',
@@ -14,6 +14,9 @@ export const MAIN: Channel[] = [
 export const MORE: Channel[] = ['tracking', 'wordSpacing', 'letterTurn', 'fixedAngle'];
 export const SHOWN: Channel[] = ['revealFrom', 'revealTo', 'sweepFrom', 'sweepTo'];
 export const OF_PLACED: Channel[] = ['x', 'y', 'scale', 'rotation', 'opacity'];
+
+/** Of a foreground cut, in the order of its sheet. */
+export const OF_CUT: Channel[] = ['cutEdge', 'grow', 'opacity'];
 
 /** Of an item that a path carries; the core names them among {@link appearanceOf}. */
 export const OF_RIDE: Channel[] = ['rideOffset', 'rideShift', 'rideGap'];
@@ -59,6 +62,7 @@ export function channelsOf(doc: SceneDoc | null, id: string | null): Channel[] {
   if (field) return [...channelsOfField(field), ...appearanceOf(id)];
   const filled = filledPathOf(doc, id);
   if (filled) return [...channelsOfFilledPath(filled), ...appearanceOf(id)];
+  if (cutOf(doc, id)) return [...OF_CUT, ...appearanceOf(id)];
   if (pictureOf(doc, id)) return [...OF_PLACED, ...OF_PICTURE, ...OF_CROP, ...appearanceOf(id)];
   return placedOf(doc, id) ? [...OF_PLACED, ...appearanceOf(id)] : [];
 }

@@ -33,6 +33,8 @@ export interface Overlays {
   template: boolean;
   thirds: boolean;
   safe: boolean;
+  /** Of a chosen foreground cut: the rest is dimmed. */
+  cut: boolean;
 }
 
 /** A line being drawn: points with handles, points alone, or a stroke of the hand. */
@@ -41,6 +43,8 @@ export interface Drawing {
   knots: Knot[];
   /** Handles are set by themselves. */
   auto: boolean;
+  /** The item of which a part is brought forward along the line. */
+  cut?: string;
 }
 
 interface Editor {
@@ -117,6 +121,7 @@ export const useEditor = create<Editor>(() => ({
     template: true,
     thirds: false,
     safe: false,
+    cut: false,
   },
 }));
 

@@ -34,6 +34,15 @@ export function fillPath(path: string): void {
   useEditor.setState({ tab: 'dress' });
 }
 
+/** Shows a part of an item again before all words, and opens Dress. */
+export function cutForeground(item: string, along: string, merge = ''): void {
+  const id = newId();
+  const { time } = useEditor.getState();
+  if (applyEdit({ op: 'cutForeground', id, item, along, time }, merge).length > 0) return;
+  select(id);
+  useEditor.setState({ tab: 'dress' });
+}
+
 /** Takes items away; their paths stay. */
 export function removeItems(ids: string[]): void {
   applyEdit({ op: 'deleteItem', items: ids });

@@ -2,6 +2,7 @@ import type {
   ColourField,
   DrawingItem,
   FilledPath,
+  ForegroundCut,
   Group,
   Item,
   Lettering,
@@ -34,8 +35,11 @@ export function placedOf(doc: SceneDoc | null, id: string | null): Placed | unde
 }
 
 /** The item with an id that is anything known but a lettering. */
-export function shapeOf(doc: SceneDoc | null, id: string | null): Placed | FilledPath | undefined {
-  return placedOf(doc, id) ?? filledPathOf(doc, id);
+export function shapeOf(
+  doc: SceneDoc | null,
+  id: string | null,
+): Placed | FilledPath | ForegroundCut | undefined {
+  return placedOf(doc, id) ?? filledPathOf(doc, id) ?? cutOf(doc, id);
 }
 
 export function drawingOf(doc: SceneDoc | null, id: string | null): DrawingItem | undefined {
@@ -56,6 +60,11 @@ export function pictureOf(doc: SceneDoc | null, id: string | null): Picture | un
 export function filledPathOf(doc: SceneDoc | null, id: string | null): FilledPath | undefined {
   const item = itemOf(doc, id);
   return item?.kind === 'filled-path' ? item : undefined;
+}
+
+export function cutOf(doc: SceneDoc | null, id: string | null): ForegroundCut | undefined {
+  const item = itemOf(doc, id);
+  return item?.kind === 'foreground-cut' ? item : undefined;
 }
 
 export function groupOf(doc: SceneDoc | null, id: string | null): Group | undefined {

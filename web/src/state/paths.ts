@@ -3,8 +3,8 @@ import * as core from '../core/core';
 import type { Edit, FoundPath, Further, Problem } from '../core/core';
 import { isShape, type GuidePath, type Knot, type Pair, type Template } from '../core/document';
 import { applyEdit, pathOf, preview, undo, useEditor, type Drawing } from './editor';
-import { letteringOf } from './items';
-import { newId } from './itemActions';
+import { letteringOf, nameOf } from './items';
+import { cutForeground, newId } from './itemActions';
 import { notify } from './notices';
 import { warmUpFitting } from './warmUp';
 
@@ -54,10 +54,15 @@ export function choosePath(id: string): void {
   useEditor.setState({ pathId: id, points: [], pickStart: false });
 }
 
-export function startDrawing(mode: Drawing['mode']): void {
+/**
+ * Begins a line.
+ *
+ * @param cut the item of which a part is brought forward along it
+ */
+export function startDrawing(mode: Drawing['mode'], cut?: string): void {
   useEditor.setState({
     tab: 'path',
-    drawing: { mode, knots: [], auto: false },
+    drawing: { mode, knots: [], auto: cut !== undefined, ...(cut && { cut }) },
     points: [],
     playing: false,
   });
@@ -86,9 +91,13 @@ export function finishDrawing(closed: boolean): void {
   const { doc, drawing } = get();
   useEditor.setState({ drawing: null });
   if (!doc || !drawing) return;
-  const path = drawnSoFar(drawing, closed);
+  const path = drawnSoFar(drawing, closed || drawing.cut !== undefined);
   if (!path) {
     if (drawing.knots.length === 1) notify('A path needs at least two points; nothing was added.');
+    return;
+  }
+  if (drawing.cut) {
+    finishCut(drawing.cut, path);
     return;
   }
   const word = drawing.mode === 'freehand' ? 'Stroke' : 'Curve';
@@ -100,6 +109,17 @@ export function finishDrawing(closed: boolean): void {
     return;
   }
   addPath('newPath', { path: { ...path, name } });
+}
+
+/** The line as a path of its own, and the part of an item that lies in it, in one step. */
+function finishCut(item: string, line: GuidePath): void {
+  const along = newId();
+  const { doc } = get();
+  const name = `Edge in ${doc ? nameOf(doc, item) : ''}`.slice(0, 100);
+  const merge = `cut ${along}`;
+  const path = { ...line, name };
+  applyEdit({ op: 'newPath', id: along, path, seat: '', time: get().time } as Edit, merge);
+  cutForeground(item, along, merge);
 }
 
 /** Gives up what was drawn so far; with nothing drawn, drawing itself. */

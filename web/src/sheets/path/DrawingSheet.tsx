@@ -29,6 +29,12 @@ export function DrawingSheet({ drawing }: { drawing: Drawing }) {
   return (
     <section className="section">
       <h2 className="section-title">Drawing</h2>
+      {drawing.cut && (
+        <p className="mb-2 rounded-lg bg-paper p-3">
+          Draw round what is to be brought forward. The line is closed by itself; its points can be
+          moved afterwards.
+        </p>
+      )}
       <ul className="mb-3 list-disc space-y-1 pl-4">
         {STEPS[drawing.mode].map((s) => (
           <li key={s}>{s}</li>

@@ -44,6 +44,7 @@ import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.Effect;
+import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.FrameRate;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
@@ -391,13 +392,19 @@ public final class CoreBridge {
 
   /**
    * What the groups round an item and the paths that carry it and them do to it, of a lettering
-   * with its own rotation if asked, as the six numbers of SVG's {@code matrix()}.
+   * with its own rotation if asked; of a cut, what is done to its path. As the six numbers of SVG's
+   * {@code matrix()}.
    */
   @JSExport
   public static double[] groupTransform(String item, double time, boolean turned) {
     PreparedLettering l = prepared.letterings().get(item);
-    Affine m = turned && l != null ? l.stands(time) : prepared.groupTransform(item).map(time);
-    return numbers(m);
+    if (turned && l != null) {
+      return numbers(l.stands(time));
+    }
+    return numbers(
+        prepared.scene().item(item) instanceof ForegroundCut c
+            ? prepared.standing(c, time)
+            : prepared.groupTransform(item).map(time));
   }
 
   private static double[] numbers(Affine m) {

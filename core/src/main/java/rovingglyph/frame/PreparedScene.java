@@ -114,6 +114,12 @@ public record PreparedScene(
     return new CutArea(cut, source, carriage(source), paths.get(cut.path()));
   }
 
+  /** The map of the pixels of a cut's path to those of the frame, as the cut is seen. */
+  public Affine standing(ForegroundCut cut, double time) {
+    Affine carried = groupTransform(cut.id()).map(time).times(round(cut.id(), time).inverse());
+    return carried.times(round(cut.source(), time)).times(cutArea(cut).map(time));
+  }
+
   /** What the groups round an item do to it, with the paths that carry them and it. */
   public GroupTransform groupTransform(String id) {
     return GroupTransform.of(scene, id, paths);

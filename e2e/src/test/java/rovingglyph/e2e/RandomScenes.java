@@ -50,6 +50,9 @@ final class RandomScenes {
                   appearance()));
     }
     measure(items);
+    if (riding.nextInt(2) == 0) {
+      items.add(cut(items.get(riding.nextInt(items.size()))));
+    }
     return """
         {"format":"roving-glyph-scene","version":2,"name":"Chance %d","width":%d,"height":%d,"rate":"25",
          "length":4,"background":%s,"paths":[%s,%s,%s],"items":[%s]}"""
@@ -71,6 +74,29 @@ final class RandomScenes {
                     20 + random.nextInt(40),
                     value(0, 180)),
             String.join(",", items));
+  }
+
+  /** A part of an item once more, on top. */
+  private String cut(String source) {
+    String id = source.substring(source.indexOf("\"id\":\"") + 6).split("\"")[0];
+    double turn = riding.nextDouble() * 2 - 1;
+    double scale = 0.5 + riding.nextDouble();
+    return """
+        {"kind":"foreground-cut","id":"cut","source":"%s","path":"p%d",
+         "inSource":[%s,%s,%s,%s,%d,%d],"cutEdge":%s,"grow":%s,"opacity":%s%s}"""
+        .formatted(
+            id,
+            1 + riding.nextInt(2),
+            scale * Math.cos(turn),
+            scale * Math.sin(turn),
+            -scale * Math.sin(turn),
+            scale * Math.cos(turn),
+            riding.nextInt(200) - 200,
+            riding.nextInt(200) - 150,
+            riding.nextBoolean() ? "0" : value(riding, 0, 40),
+            riding.nextBoolean() ? "0" : value(riding, -25, 25),
+            value(riding, 40, 100),
+            riding.nextInt(3) == 0 ? ",\"blendMode\":\"multiply\"" : "");
   }
 
   /** Has one item measured by another now and then: the second by the first, whatever they are. */

@@ -30,11 +30,18 @@ class DemoProject implements SmartInitializingSingleton {
           "wall-of-wind",
           "opening-stamp",
           "pennant-line",
-          "night-market-sign");
+          "night-market-sign",
+          "over-the-dune");
 
   /** With the name that each has; scenes name them by the ids made from their files. */
   private static final Map<String, String> PICTURES =
-      Map.of("pier-at-dusk.svg", "Pier at dusk", "lantern-lane.svg", "Lantern lane");
+      Map.of(
+          "pier-at-dusk.svg",
+          "Pier at dusk",
+          "lantern-lane.svg",
+          "Lantern lane",
+          "over-the-dune.svg",
+          "Dunes at dusk");
 
   private static final Logger LOG = LoggerFactory.getLogger(DemoProject.class);
   private static final long LOCK = 0x524F56494E47L;

@@ -48,8 +48,10 @@ export function Overlay({ unit }: { unit: number }) {
   // A path is edited as it is; elsewhere it is shown where the words are.
   const turned = tab !== 'path' && !drawing;
   const groupTransform = useTransform(about, (id, time) =>
-    // The edge of a part lies in the pixels round the item, as every path round it does.
-    drawing?.cut ? core.roundTransform(id, time) : core.groupTransform(id, time, turned),
+    // Paths lie in the pixels round items, whatever carries those; that of a cut goes with it.
+    turned || (cut && !drawing)
+      ? core.groupTransform(id, time, turned)
+      : core.roundTransform(id, time),
   );
   const roundTransform = useTransform(selected ?? undefined, core.roundTransform);
   const inner = unit / Math.hypot(groupTransform[0] ?? 1, groupTransform[1] ?? 0);

@@ -357,7 +357,8 @@ export function redo(): void {
 export function pathOf(s: Pick<Editor, 'doc' | 'pathId' | 'selected'>): GuidePath | undefined {
   const own = s.doc?.paths.find((p) => p.id === s.pathId);
   const item = itemOf(s.doc, s.selected);
-  return own ?? s.doc?.paths.find((p) => item && 'path' in item && p.id === item.path);
+  const of = item && 'path' in item ? item.path : item?.ride?.path;
+  return own ?? s.doc?.paths.find((p) => p.id === of);
 }
 
 /** The value to chart of an item: the one charted now if it moves, else one that does. */

@@ -161,7 +161,7 @@ export function pointsOf(path: GuidePath, time: number): Knot[] {
 export function sitters(path: string): string[] {
   const items = get().doc?.items ?? [];
   return items
-    .filter((i) => ('path' in i && i.path === path) || i.clip?.path === path)
+    .filter((i) => [('path' in i && i.path) || '', i.clip?.path, i.ride?.path].includes(path))
     .map((i) => i.id);
 }
 

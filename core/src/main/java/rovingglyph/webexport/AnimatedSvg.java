@@ -18,7 +18,6 @@ import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedPicture;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Affine;
-import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.motion.Place;
@@ -31,7 +30,6 @@ import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
-import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Matte;
 import rovingglyph.scene.Picture;
@@ -54,6 +52,8 @@ public final class AnimatedSvg {
   private final StringBuilder style = new StringBuilder();
   private final StringBuilder body = new StringBuilder();
   private final SharedMotions motions;
+  private final PlacesSvg places;
+  private final ShownSvg showing;
   private final Bitmaps bitmaps;
   private final Map<String, String> bitmapIds = new LinkedHashMap<>();
 
@@ -79,6 +79,8 @@ public final class AnimatedSvg {
     // Two exports set into one page must not share names.
     this.prefix = "g" + Integer.toHexString(SceneCodec.write(scene).hashCode() & 0xFFFFFF);
     this.motions = new SharedMotions(style, prefix);
+    this.places = new PlacesSvg(prepared, values, motions);
+    this.showing = new ShownSvg(scene.length(), style);
   }
 
   /** The whole document of a scene; its pictures are left out. */
@@ -154,11 +156,11 @@ public final class AnimatedSvg {
       return;
     }
     String name = prefix + "-" + written++;
-    String shown = shown(name, item);
+    String shown = showing.attribute(name, item);
     if (!ink.isPlain()) {
       // In a mask or a line there are no effects.
       body.append(shown.isEmpty() ? "" : "<g " + shown + ">");
-      body.append(carried(item, written(name, item, ink)));
+      body.append(places.carried(item, written(name, item, ink)));
       body.append(shown.isEmpty() ? "" : "</g>\n");
       return;
     }
@@ -166,7 +168,7 @@ public final class AnimatedSvg {
     if (!shown.isEmpty()) {
       groups.add("<g " + shown + ">");
     }
-    if (Appearance.adds(item) || copies(item) > 1) {
+    if (Appearance.adds(item) || PlacesSvg.copies(item) > 1) {
       groups.add(whole(name, item));
     }
     String contents = contents(name, item);
@@ -194,7 +196,7 @@ public final class AnimatedSvg {
     String between =
         matte.inverted() ? "<g filter=\"url(#" + AppearanceSvg.amount(name) + ")\">\n" : "";
     String by = captured(() -> item(scene.item(matte.item())));
-    return elsewhere(name, item, matte.item(), between, by);
+    return places.elsewhere(name, item, matte.item(), between, by);
   }
 
   private String captured(Runnable writes) {
@@ -205,94 +207,14 @@ public final class AnimatedSvg {
     return out;
   }
 
-  /**
-   * Something in the pixels round another item, where it stands in the frame, in those round an
-   * item.
-   *
-   * @param between begins a group in the pixels of the frame; empty where none is needed
-   */
-  private String elsewhere(String name, Item item, String other, String between, String contents) {
-    List<Group> here = scene.groupsRound(item.id());
-    List<Group> there = scene.groupsRound(other);
-    int both = 0;
-    while (between.isEmpty()
-        && both < Math.min(here.size(), there.size())
-        && here.get(both).id().equals(there.get(both).id())) {
-      both++;
-    }
-    StringBuilder out = new StringBuilder();
-    for (int i = here.size() - 1; i >= both; i--) {
-      out.append(moved(name + "-out" + i, here.get(i), true));
-    }
-    out.append(between);
-    for (int i = both; i < there.size(); i++) {
-      out.append(moved(name + "-in" + i, there.get(i), false));
-    }
-    return closed(out, contents);
-  }
-
-  /** What groups begin with, what is in them, and their ends. */
-  private static String closed(CharSequence begun, String contents) {
-    int groups = begun.toString().split("<g", -1).length - 1;
-    return begun + contents + "</g>\n".repeat(groups);
-  }
-
-  /** Begins a group that stands as one of the scene does, or undoes that; two if it is carried. */
-  private String moved(String name, Group g, boolean back) {
-    List<String> animations = new ArrayList<>();
-    String place = back ? values.inverse(name, g, animations) : values.place(name, g, animations);
-    values.animate(name, animations);
-    String own = "<g class=\"" + name + "\"" + style(place, "") + ">\n";
-    if (copies(g) == 0) {
-      return own;
-    }
-    String carried = new RideSvg(prepared, g, motions).begin(0, back);
-    return back ? own + carried : carried + own;
-  }
-
-  /** The area of a cut, in the pixels round the cut. */
-  private String area(String name, ForegroundCut c, String contents) {
-    Item source = scene.item(c.source());
-    StringBuilder begun = new StringBuilder();
-    if (copies(source) > 0) {
-      begun.append(new RideSvg(prepared, source, motions).begin(0, false));
-    }
-    if (source instanceof Transformed t) {
-      List<String> animations = new ArrayList<>();
-      String own = name + "-place";
-      String place = values.place(own, t, animations);
-      values.animate(own, animations);
-      begun.append("<g class=\"" + own + "\"" + style(place, "") + ">\n");
-    }
-    begun.append(new CutSvg(prepared.cutArea(c), scene).inSource());
-    return elsewhere(name, c, c.source(), "", closed(begun, contents));
-  }
-
-  /** Px round a cut of one of its path's. */
-  private double unitOf(ForegroundCut c, double time) {
-    Affine map = prepared.round(c.id(), time).inverse();
-    map = map.times(prepared.round(c.source(), time)).times(prepared.cutArea(c).map(time));
-    return Math.hypot(map.a(), map.b());
-  }
-
   /** What an item is, with its outlines but without the rest of its appearance. */
   private String contents(String name, Item item) {
     // Lines are measured in the pixels round the item that has them.
     DoubleUnaryOperator round = unit;
     unit = t -> 1;
-    String out = carried(item, outlined(name, item));
+    String out = places.carried(item, outlined(name, item));
     unit = round;
     return out;
-  }
-
-  /** What an item is, where the path that carries it brings it. */
-  private String carried(Item item, String contents) {
-    return copies(item) == 0 ? contents : new RideSvg(prepared, item, motions).write(contents);
-  }
-
-  /** How many of it are carried along a path; 0 where none carries it. */
-  private static int copies(Item item) {
-    return item.properties().ride() == null ? 0 : item.properties().ride().copies();
   }
 
   private String outlined(String name, Item item) {
@@ -463,7 +385,9 @@ public final class AnimatedSvg {
     @Override
     public Void foregroundCut(ForegroundCut c) {
       faded(
-          name, c, ink.isPlain() ? () -> part(c) : () -> measured(t -> unitOf(c, t), () -> ink(c)));
+          name,
+          c,
+          ink.isPlain() ? () -> part(c) : () -> measured(t -> places.unit(c, t), () -> ink(c)));
       return null;
     }
 
@@ -472,10 +396,12 @@ public final class AnimatedSvg {
       String shape =
           new CutSvg(prepared.cutArea(c), scene).mask(mask, values::own, values::animate);
       body.append("<mask id=\"" + mask + "\" maskUnits=\"userSpaceOnUse\" ");
-      body.append(AppearanceSvg.EVERYWHERE + ">").append(area(mask, c, shape)).append("</mask>\n");
+      body.append(AppearanceSvg.EVERYWHERE + ">")
+          .append(places.area(mask, c, shape))
+          .append("</mask>\n");
       String source = captured(() -> item(scene.item(c.source())));
       body.append("<g mask=\"url(#" + mask + ")\">\n");
-      body.append(elsewhere(name + "-source", c, c.source(), "", source)).append("</g>\n");
+      body.append(places.elsewhere(name + "-source", c, c.source(), "", source)).append("</g>\n");
     }
 
     private void ink(ForegroundCut c) {
@@ -487,7 +413,7 @@ public final class AnimatedSvg {
               1,
               1,
               (a, style) -> none.contour(area.path().moves(), area::edge, a + Ink.style(style)));
-      body.append(area(name + "-ink", c, shape));
+      body.append(places.area(name + "-ink", c, shape));
     }
 
     @Override
@@ -511,37 +437,9 @@ public final class AnimatedSvg {
     return attributes.isEmpty() ? "" : "<g " + String.join(" ", attributes) + ">\n";
   }
 
-  /** The class of what comes and goes with an item; empty for one that is always there. */
-  private String shown(String name, Item item) {
-    if (item.properties().alwaysShown()) {
-      return "";
-    }
-    shown(name, item.properties());
-    return "class=\"" + name + "-shown\"";
-  }
-
   /** Whether something in a group is blended with what is below it there. */
   private boolean blends(Item item) {
     return item instanceof Group g && scene.blendsWithin(g);
-  }
-
-  /**
-   * Has a class be there only while an item is. It goes by its opacity, which every player can
-   * step; what it holds may set its own visibility.
-   */
-  private void shown(String name, ItemProperties p) {
-    double end = scene.length();
-    StringBuilder stops = new StringBuilder();
-    stops.append("0%{opacity:").append(p.shownAt(0) ? 1 : 0).append('}');
-    for (double t : new double[] {p.shownFrom(), p.shownTo()}) {
-      if (t > 0 && t < end) {
-        stops.append(Decimal.text(t / end * 100, 6)).append("%{opacity:");
-        stops.append(p.shownAt(t) ? 1 : 0).append('}');
-      }
-    }
-    style.append("@keyframes " + name + "-shown{" + stops + "}\n");
-    style.append("." + name + "-shown{animation:" + name + "-shown ");
-    style.append(Decimal.text(end, 6) + "s step-end infinite}\n");
   }
 
   private void lettering(String name, PreparedLettering l) {

@@ -1,5 +1,7 @@
+import * as core from '../core/core';
 import { applyEdit, pathOf, select, useEditor } from './editor';
 import { groupOf } from './items';
+import { notify } from './notices';
 
 export const newId = () => crypto.randomUUID().slice(0, 8);
 
@@ -63,9 +65,18 @@ export function groupChosen(): void {
   if (problems.length === 0) select(id);
 }
 
-/** Puts what is in a group in its place. */
+/** Puts what is in a group in its place, as it looks; where that cannot be, it asks. */
 export function ungroup(id: string): void {
-  const first = groupOf(useEditor.getState().doc, id)?.members[0] ?? null;
-  applyEdit({ op: 'ungroup', item: id });
-  select(first);
+  const { doc } = useEditor.getState();
+  const first = groupOf(doc, id)?.members[0] ?? null;
+  const apart = (plain: boolean) => {
+    if (applyEdit({ op: 'ungroup', item: id, plain }).length === 0) select(first);
+  };
+  const tried = doc && core.edit(doc, { op: 'ungroup', item: id });
+  if (tried && 'error' in tried) {
+    const run = () => apart(true);
+    notify(tried.error, 'error', { label: 'Take it apart all the same', run });
+    return;
+  }
+  apart(false);
 }

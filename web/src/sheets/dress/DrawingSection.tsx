@@ -4,6 +4,7 @@ import { OF_PLACED } from '../../state/channels';
 import { applyEdit } from '../../state/editor';
 import { ColourField } from '../../ui/ColourField';
 import { MovableField } from '../../ui/MovableField';
+import { CentreFields } from '../CentreFields';
 
 /** Colours are listed up to so many; a drawing of more is rather a picture. */
 const MOST_COLOURS = 12;
@@ -18,6 +19,7 @@ export function DrawingSection({ drawing }: { drawing: DrawingItem }) {
       {OF_PLACED.map((c) => (
         <MovableField key={c} item={drawing.id} channel={c} />
       ))}
+      <CentreFields item={drawing.id} centre={drawing.centre ?? [0, 0]} />
       <h3 className="mt-3 mb-1 font-medium">Colours</h3>
       {groups.slice(0, MOST_COLOURS).map((indexes, i) => (
         <ColourField

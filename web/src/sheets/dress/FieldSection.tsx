@@ -4,6 +4,7 @@ import { applyEdit } from '../../state/editor';
 import { changeItem } from '../../state/values';
 import { Segments } from '../../ui/Choice';
 import { MovableValue } from '../../ui/MovableValue';
+import { CentreFields } from '../CentreFields';
 import { Stops } from './Stops';
 
 /** What a colour field covers and how it is filled. */
@@ -38,6 +39,9 @@ export function FieldSection({ field }: { field: Field }) {
       {channelsOfField(field).map((c) => (
         <MovableValue key={c} item={field.id} channel={c} />
       ))}
+      {field.area === 'rectangle' && (
+        <CentreFields item={field.id} centre={field.centre ?? [0, 0]} />
+      )}
       {field.filling !== 'plain' && (
         <Stops
           stops={field.stops ?? []}

@@ -4,6 +4,7 @@ import static rovingglyph.schema.Field.field;
 
 import java.util.List;
 import java.util.Map;
+import rovingglyph.geometry.Point;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
@@ -33,6 +34,9 @@ final class ColourFieldCodec {
           .usual(List.of())
           .about(StopsCodec.ABOUT);
 
+  private static final Field<ColourField, Point> CENTRE =
+      TransformedCodec.centre("from its middle");
+
   private static final List<Channel> OWN =
       ColourField.VALUES.stream().filter(c -> !ColourField.CHANNELS.contains(c)).toList();
   private static final List<Field<ColourField, AnimatedValue>> VALUES =
@@ -42,7 +46,7 @@ final class ColourFieldCodec {
       Schema.<ColourField>named("ColourField")
           .kind("colour-field")
           .sharing(ItemPropertiesCodec.SHARED)
-          .with(AREA, FILLING, STOPS)
+          .with(AREA, FILLING, STOPS, CENTRE)
           .with(TransformedCodec.PLACE)
           .with(VALUES)
           .keeping(ColourField::extras)
@@ -53,7 +57,12 @@ final class ColourFieldCodec {
                       "Colour field",
                       (p, appearance) ->
                           new ColourField(
-                              p, v.get(AREA), gradient(v), values(v, appearance), v.rest())));
+                              p,
+                              v.get(AREA),
+                              gradient(v),
+                              v.get(CENTRE),
+                              values(v, appearance),
+                              v.rest())));
 
   private ColourFieldCodec() {}
 

@@ -29,12 +29,7 @@ final class PictureCodec {
           .about("of the kept picture, its natural size");
   private static final Field<Picture, Integer> PIXEL_HEIGHT =
       field("pixelHeight", PIXELS, Picture::pixelHeight).fallback(400);
-  private static final Field<Picture, Point> CENTRE =
-      field("centre", Types.pair(PathCodec.FARTHEST), Picture::centre)
-          .usual(Point.ORIGIN)
-          .about(
-              "in its own pixels from its middle: the point that `x`, `y` put somewhere, and about"
-                  + " which it is scaled and turned");
+  private static final Field<Picture, Point> CENTRE = TransformedCodec.centre("from its middle");
 
   private static final List<Channel> OWN =
       Picture.VALUES.stream().filter(c -> !Picture.CHANNELS.contains(c)).toList();

@@ -26,11 +26,13 @@ final class TransformedCodec {
   private static final Field<Drawing, List<Drawing.Part>> PARTS =
       field("parts", DrawingParts.TYPE, Drawing::parts).fallback(List.of()).about("back to front");
 
+  private static final Field<Drawing, Point> DRAWING_CENTRE = centre("");
+
   static final Schema<Drawing> DRAWING =
       Schema.<Drawing>named("Drawing")
           .kind("drawing")
           .sharing(ItemPropertiesCodec.SHARED)
-          .with(PARTS)
+          .with(PARTS, DRAWING_CENTRE)
           .with(PLACE)
           .keeping(Drawing::extras)
           .made(
@@ -38,7 +40,9 @@ final class TransformedCodec {
                   ItemPropertiesCodec.of(
                       v,
                       "Picture",
-                      (p, values) -> new Drawing(p, v.get(PARTS), place(v, values), v.rest())));
+                      (p, values) ->
+                          new Drawing(
+                              p, v.get(PARTS), v.get(DRAWING_CENTRE), place(v, values), v.rest())));
 
   private static final Field<Group, List<String>> MEMBERS =
       field("members", Types.ids(2000), Group::members)
@@ -63,6 +67,20 @@ final class TransformedCodec {
           .made(v -> ItemPropertiesCodec.of(v, "Group", (p, values) -> group(v, p, values)));
 
   private TransformedCodec() {}
+
+  /**
+   * The centre of something that has its own origin as that where nothing is said.
+   *
+   * @param from where its own pixels begin
+   */
+  static <T extends Transformed> Field<T, Point> centre(String from) {
+    return Field.<T, Point>field("centre", Types.pair(PathCodec.FARTHEST), T::centre)
+        .usual(Point.ORIGIN)
+        .about(
+            "in its own pixels"
+                + (from.isEmpty() ? "" : " " + from)
+                + ": the point that `x`, `y` put somewhere, and about which it is scaled and turned");
+  }
 
   /** The values of its place, those of its appearance among them. */
   static Map<Channel, AnimatedValue> place(Values v, Map<Channel, AnimatedValue> appearance) {

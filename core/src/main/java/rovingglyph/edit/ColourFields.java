@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import rovingglyph.geometry.Point;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
@@ -46,6 +47,7 @@ final class ColourFields {
             new ItemProperties(id, "Colour field"),
             ColourField.Area.FRAME,
             new Gradient(Gradient.Kind.PLAIN, List.of()),
+            Point.ORIGIN,
             values,
             UnknownFields.NONE);
     List<String> stack = new ArrayList<>(scene.stack());

@@ -69,7 +69,8 @@ final class Drawings {
     String id = v.get(ID);
     String name = v.get(Arguments.NAME) == null ? "Drawing" : v.get(Arguments.NAME);
     Drawing drawing =
-        new Drawing(new ItemProperties(id, name), v.get(PARTS), values, UnknownFields.NONE);
+        new Drawing(
+            new ItemProperties(id, name), v.get(PARTS), Point.ORIGIN, values, UnknownFields.NONE);
     return Pictures.withGround(scene, drawing);
   }
 
@@ -86,6 +87,7 @@ final class Drawings {
       Drawing.Part p = parts.get(i);
       parts.set(i, new Drawing.Part(p.data(), v.get(COLOUR), p.extras()));
     }
-    return scene.withItem(new Drawing(d.properties(), List.copyOf(parts), d.values(), d.extras()));
+    return scene.withItem(
+        new Drawing(d.properties(), List.copyOf(parts), d.centre(), d.values(), d.extras()));
   }
 }

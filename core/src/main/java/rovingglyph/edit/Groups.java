@@ -50,10 +50,12 @@ final class Groups {
   private static final Field<Values, Integer> TO =
       argument("to", Types.integer(0, 100_000)).optional();
 
+  private static final Field<Values, Boolean> PLAIN = argument("plain", Types.flag()).usual(false);
+
   static final List<Command> ALL =
       List.of(
           Command.of("group", "Grouped", List.of(ID, ITEMS, NAME), Groups::group),
-          Command.of("ungroup", "Ungrouped", List.of(ITEM), Groups::ungroup),
+          Command.of("ungroup", "Ungrouped", List.of(ITEM, PLAIN), Groups::ungroup),
           Command.of("restack", "Changed the order", List.of(ITEM, INTO, TO), Groups::restack),
           Command.of(
               "centre", "Moved a centre", List.of(ITEM, NEW_X, NEW_Y, PLAYHEAD), Groups::centre));
@@ -204,7 +206,10 @@ final class Groups {
     return group == null ? scene.stack() : group.members();
   }
 
-  /** Puts what is in the group {@code item} in its place; what the group did to it is gone. */
+  /**
+   * Puts what is in the group {@code item} in its place, as it looked there; or {@code plain},
+   * where what the group did to it is gone.
+   */
   private static Scene ungroup(Scene scene, Values v) {
     if (!(item(scene, v.get(ITEM)) instanceof Group g)) {
       throw new IllegalArgumentException("This is not a group");
@@ -213,7 +218,7 @@ final class Groups {
     List<String> row = new ArrayList<>(row(scene, round));
     row.addAll(row.indexOf(g.id()), g.members());
     row.remove(g.id());
-    Scene out = scene.dissolved(g);
+    Scene out = (v.get(PLAIN) ? scene : TakenApart.of(scene, g)).dissolved(g);
     return round == null ? out.withStack(row) : out.withItem(round.with(row));
   }
 

@@ -6,16 +6,18 @@ import java.util.Map;
 import rovingglyph.geometry.Point;
 
 /**
- * A plain or graded area, whose own origin is its centre.
+ * A plain or graded area, with its own origin in its middle.
  *
  * @param area what it covers
  * @param fill its kind of filling; the colour of a plain one is {@link Channel#FILL}
+ * @param centre in its own pixels
  * @param values one for each of {@link #VALUES}
  */
 public record ColourField(
     ItemProperties properties,
     Area area,
     Gradient fill,
+    Point centre,
     Map<Channel, AnimatedValue> values,
     UnknownFields extras)
     implements Transformed {
@@ -59,23 +61,23 @@ public record ColourField(
   }
 
   @Override
-  public Point centre() {
-    return Point.ORIGIN;
-  }
-
-  @Override
   public ColourField with(Channel c, AnimatedValue m) {
-    return new ColourField(properties, area, fill, Values.with(values, c, m), extras);
+    return new ColourField(properties, area, fill, centre, Values.with(values, c, m), extras);
   }
 
   @Override
   public ColourField with(ItemProperties p, Map<Channel, AnimatedValue> newValues) {
-    return new ColourField(p, area, fill, newValues, extras);
+    return new ColourField(p, area, fill, centre, newValues, extras);
   }
 
   /** The field with another area and filling. */
   public ColourField with(Area newArea, Gradient newFill) {
-    return new ColourField(properties, newArea, newFill, values, extras);
+    return new ColourField(properties, newArea, newFill, centre, values, extras);
+  }
+
+  @Override
+  public ColourField about(Point newCentre) {
+    return new ColourField(properties, area, fill, newCentre, values, extras);
   }
 
   @Override

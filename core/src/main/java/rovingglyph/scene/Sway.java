@@ -41,6 +41,11 @@ public record Sway(
     return new Sway(amplitude, period, phase, shape, seed, loops, seconds, extras);
   }
 
+  /** So many times as far to either side. */
+  public Sway times(double factor) {
+    return new Sway(amplitude * factor, period, phase, shape, seed, loops, span, extras);
+  }
+
   /** The same, looping or not. */
   public Sway looping(boolean now) {
     return new Sway(amplitude, period, phase, shape, seed, now, span, extras);

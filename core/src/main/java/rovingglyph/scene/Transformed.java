@@ -11,14 +11,8 @@ public sealed interface Transformed extends Item permits Drawing, Group, ColourF
   /** In the pixels of what it holds. */
   Point centre();
 
-  /**
-   * The item with another centre; nothing else of it changes.
-   *
-   * @throws IllegalArgumentException if its centre is where its kind has it
-   */
-  default Transformed about(Point newCentre) {
-    throw new IllegalArgumentException("This has its centre in its middle");
-  }
+  /** The item with another centre; nothing else of it changes. */
+  Transformed about(Point newCentre);
 
   /** The value of a channel that a document leaves out, for a centre. */
   static double start(Channel c, Point centre) {

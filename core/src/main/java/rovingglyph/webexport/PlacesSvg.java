@@ -1,0 +1,106 @@
+package rovingglyph.webexport;
+
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Affine;
+import rovingglyph.scene.ForegroundCut;
+import rovingglyph.scene.Group;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Scene;
+import rovingglyph.scene.Transformed;
+
+/** Groups that bring things where items, and the paths that carry them, bring them. */
+final class PlacesSvg {
+  private final PreparedScene prepared;
+  private final Scene scene;
+  private final MovingValues values;
+  private final SharedMotions motions;
+
+  PlacesSvg(PreparedScene prepared, MovingValues values, SharedMotions motions) {
+    this.prepared = prepared;
+    this.scene = prepared.scene();
+    this.values = values;
+    this.motions = motions;
+  }
+
+  /** What an item is, where the path that carries it brings it. */
+  String carried(Item item, String contents) {
+    return copies(item) == 0 ? contents : new RideSvg(prepared, item, motions).write(contents);
+  }
+
+  /** How many of it are carried along a path; 0 where none carries it. */
+  static int copies(Item item) {
+    return item.properties().ride() == null ? 0 : item.properties().ride().copies();
+  }
+
+  /**
+   * Something in the pixels round another item, where it stands in the frame, in those round an
+   * item.
+   *
+   * @param between begins a group in the pixels of the frame; empty where none is needed
+   */
+  String elsewhere(String name, Item item, String other, String between, String contents) {
+    List<Group> here = scene.groupsRound(item.id());
+    List<Group> there = scene.groupsRound(other);
+    int both = 0;
+    while (between.isEmpty()
+        && both < Math.min(here.size(), there.size())
+        && here.get(both).id().equals(there.get(both).id())) {
+      both++;
+    }
+    StringBuilder out = new StringBuilder();
+    for (int i = here.size() - 1; i >= both; i--) {
+      out.append(moved(name + "-out" + i, here.get(i), true));
+    }
+    out.append(between);
+    for (int i = both; i < there.size(); i++) {
+      out.append(moved(name + "-in" + i, there.get(i), false));
+    }
+    return closed(out, contents);
+  }
+
+  /** What groups begin with, what is in them, and their ends. */
+  private static String closed(CharSequence begun, String contents) {
+    int groups = begun.toString().split("<g", -1).length - 1;
+    return begun + contents + "</g>\n".repeat(groups);
+  }
+
+  /** Begins a group that stands as one of the scene does, or undoes that; two if it is carried. */
+  private String moved(String name, Group g, boolean back) {
+    List<String> animations = new ArrayList<>();
+    String place = back ? values.inverse(name, g, animations) : values.place(name, g, animations);
+    values.animate(name, animations);
+    String own = "<g class=\"" + name + "\"" + Ink.style(place) + ">\n";
+    if (copies(g) == 0) {
+      return own;
+    }
+    String carried = new RideSvg(prepared, g, motions).begin(0, back);
+    return back ? own + carried : carried + own;
+  }
+
+  /** The area of a cut, in the pixels round the cut. */
+  String area(String name, ForegroundCut c, String contents) {
+    Item source = scene.item(c.source());
+    StringBuilder begun = new StringBuilder();
+    if (copies(source) > 0) {
+      begun.append(new RideSvg(prepared, source, motions).begin(0, false));
+    }
+    if (source instanceof Transformed t) {
+      List<String> animations = new ArrayList<>();
+      String own = name + "-place";
+      String place = values.place(own, t, animations);
+      values.animate(own, animations);
+      begun.append("<g class=\"" + own + "\"" + Ink.style(place) + ">\n");
+    }
+    begun.append(new CutSvg(prepared.cutArea(c), scene).inSource());
+    return elsewhere(name, c, c.source(), "", closed(begun, contents));
+  }
+
+  /** Px round a cut of one of its path's. */
+  double unit(ForegroundCut c, double time) {
+    Affine map = prepared.round(c.id(), time).inverse();
+    map = map.times(prepared.round(c.source(), time)).times(prepared.cutArea(c).map(time));
+    return Math.hypot(map.a(), map.b());
+  }
+}

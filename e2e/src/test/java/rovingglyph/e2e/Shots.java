@@ -129,6 +129,11 @@ public final class Shots {
     sign.page.getByText("3.10 s", new Page.GetByTextOptions().setExact(true)).first().click();
     sign.page.waitForTimeout(900);
     shoot(sign.page, folder, "outline");
+    Workbench dune = demo(server, "Over the dune", 5);
+    dune.button("Dune in front").click();
+    dune.page.getByText("Show the cut", new Page.GetByTextOptions().setExact(true)).click();
+    dune.page.waitForTimeout(600);
+    shoot(dune.page, folder, "cut");
   }
 
   private static Workbench demo(TestServer server, String scene, int tab) {

@@ -375,6 +375,8 @@ export const {
   groupTransform,
   roundTransform,
   rideMark,
+  gradientEnds,
+  dragGradient,
   dragRide,
   outside,
   onFrame,

@@ -29,6 +29,8 @@ declare module '*/generated/core.js' {
   export function roundTransform(item: string, time: number): Float64Array;
   export function rideMark(item: string, time: number): Float64Array;
   export function dragRide(item: string, time: number, x: number, y: number): Float64Array;
+  export function gradientEnds(item: string, time: number): Float64Array;
+  export function dragGradient(item: string, time: number, x: number, y: number): Float64Array;
   export function motion(item: string, channel: string): string;
   export function outside(lettering: string, from: number, to: number): Float64Array;
   export function keyframes(item: string, channel: string): string;

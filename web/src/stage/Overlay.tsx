@@ -8,6 +8,7 @@ import { sceneCoordinates } from './coordinates';
 import { DrawingLayer } from './DrawingLayer';
 import { OtherPaths, PathLines, useLine } from './PathLines';
 import { EffectHandles } from './EffectHandles';
+import { GradientHandles } from './GradientHandles';
 import { PictureHandles } from './PictureHandles';
 import { PlaceHandles } from './PlaceHandles';
 import { PointHandles, useMarquee } from './PointHandles';
@@ -170,6 +171,7 @@ export function Overlay({ unit }: { unit: number }) {
         </g>
         <g ref={round} transform={`matrix(${roundTransform.join(' ')})`}>
           {rail && <PathLines path={rail} unit={outer} toScene={toRound} />}
+          {dressed && <GradientHandles id={dressed.id} unit={outer} toRound={toRound} />}
           {dressed && <EffectHandles item={dressed} unit={outer} toScene={toRound} />}
           {rides && !placed && <RideHandle id={rides.id} unit={outer} toRound={toRound} />}
         </g>

@@ -5,6 +5,7 @@ import {
   Copy,
   Eye,
   EyeOff,
+  GripVertical,
   Plus,
   Trash2,
 } from 'lucide-react';
@@ -22,6 +23,8 @@ import { MovableField } from '../../ui/MovableField';
 import { MovableValue } from '../../ui/MovableValue';
 import { KeptFinishes } from './KeptFinishes';
 import { EFFECTS, optionOf } from './effectWords';
+import { ShadowFields } from './ShadowFields';
+import { useReorder } from './useReorder';
 
 /** What is done to the picture of an item, in order. */
 export function FinishSection({ item }: { item: Item }) {
@@ -29,6 +32,10 @@ export function FinishSection({ item }: { item: Item }) {
   // The values of new effects are known once the document has been opened with them.
   useEditor((s) => s.opened);
   const copied = useCopiedFinish((s) => s.effects);
+  const { list, dragged, grip } = useReorder((from, to) => {
+    const effect = effects[from];
+    if (effect) applyEdit({ op: 'moveEffect', item: item.id, effect: effect.id, to });
+  });
   const use = (finish: Effect[]) =>
     applyEdit({ op: 'useFinish', items: chosenWith(item.id), effects: finish });
   const add = (kind: Effect['kind']) => {
@@ -58,9 +65,16 @@ export function FinishSection({ item }: { item: Item }) {
           </IconButton>
         )}
       </div>
-      <ul className="space-y-1.5">
+      <ul className="space-y-1.5" ref={list}>
         {effects.map((e, index) => (
-          <Entry key={e.id} item={item.id} effect={e} index={index} />
+          <Entry
+            key={e.id}
+            item={item.id}
+            effect={e}
+            index={index}
+            grip={effects.length > 1 ? grip(index) : undefined}
+            mark={dragged === null ? '' : markOf(dragged, index)}
+          />
         ))}
       </ul>
       <div className="mt-1.5 grid grid-cols-2 gap-1.5">
@@ -82,19 +96,39 @@ export function FinishSection({ item }: { item: Item }) {
   );
 }
 
+/** How a row looks while one is dragged: faint itself, with a line where it would come to. */
+function markOf({ from, to }: { from: number; to: number }, index: number): string {
+  if (index === from) return 'opacity-50';
+  const rank = index > from ? index - 1 : index;
+  if (rank === to) return 'border-t-2 border-t-vermilion';
+  return rank === to - 1 ? 'border-b-2 border-b-vermilion' : '';
+}
+
 interface EntryProps {
   item: string;
   effect: Effect;
   index: number;
+  grip: ((e: React.PointerEvent) => void) | undefined;
+  mark: string;
 }
 
-function Entry({ item, effect, index }: EntryProps) {
+function Entry({ item, effect, index, grip, mark }: EntryProps) {
   const open = useOpenEffect((s) => s.effect === effect.id);
   const label = EFFECTS.find((e) => e.kind === effect.kind)?.label ?? effect.kind;
   const at = { item, effect: effect.id };
   return (
-    <li className={`rounded-lg border border-rule ${effect.off ? 'opacity-60' : ''}`}>
+    <li className={`rounded-lg border border-rule ${effect.off ? 'opacity-60' : ''} ${mark}`}>
       <div className="flex items-center gap-1 p-1">
+        {grip && (
+          <span
+            className="cursor-grab touch-none text-soft"
+            title="Drag to do it earlier or later"
+            onPointerDown={grip}
+            data-testid={`effect-grip-${index}`}
+          >
+            <GripVertical className="size-4" />
+          </span>
+        )}
         <button
           type="button"
           className="mr-auto flex min-w-0 items-center gap-1 rounded-md px-1 font-medium"
@@ -152,6 +186,7 @@ function Fields({ item, effect }: { item: string; effect: Effect }) {
       {values.map((c) => (
         <MovableValue key={c} item={item} channel={c} />
       ))}
+      {effect.kind === 'drop-shadow' && <ShadowFields item={item} effect={effect.id} />}
     </>
   );
 }

@@ -29,6 +29,7 @@ import rovingglyph.geometry.Cubic;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.SvgPath;
+import rovingglyph.journey.GradientHandles;
 import rovingglyph.journey.Handles;
 import rovingglyph.journey.JourneyChart;
 import rovingglyph.journey.PathMarks;
@@ -429,6 +430,18 @@ public final class CoreBridge {
   public static double[] dragRide(String item, double time, double x, double y) {
     Carriage carriage = prepared.carriage(prepared.scene().item(item));
     return new RideHandle(carriage, time).to(new Point(x, y));
+  }
+
+  /** See {@link GradientHandles#ends}. */
+  @JSExport
+  public static double[] gradientEnds(String item, double time) {
+    return new GradientHandles(prepared, item, time).ends();
+  }
+
+  /** See {@link GradientHandles#to}. */
+  @JSExport
+  public static double[] dragGradient(String item, double time, double x, double y) {
+    return new GradientHandles(prepared, item, time).to(new Point(x, y));
   }
 
   /** Units of the channel per second. */

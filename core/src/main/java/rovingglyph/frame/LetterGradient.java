@@ -54,10 +54,8 @@ final class LetterGradient {
       }
       case RUN -> {
         // A placement's own distance is brought round.
-        int last = row.letters().size() - 1;
-        double from = row.distance(0) - row.advance(0) / 2;
-        double to = row.distance(last) + row.advance(last) / 2;
-        yield along(p, from + (to - from) * x, row.distance(p.letter()));
+        double[] run = row.run();
+        yield along(p, run[0] + (run[1] - run[0]) * x, row.distance(p.letter()));
       }
       case PATH -> {
         double length = row.track().length();

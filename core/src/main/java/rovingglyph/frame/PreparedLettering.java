@@ -115,7 +115,8 @@ public record PreparedLettering(
     return groupTransform.map(time).times(turn(values(time)));
   }
 
-  Affine turn(SeatValues v) {
+  /** The lettering's own rotation. */
+  public Affine turn(SeatValues v) {
     return turn(v, v.rotation());
   }
 

@@ -310,6 +310,14 @@ public final class RowLayout {
     return room.ruler().distance(measuredTail() + shifted + middles[i] + slip(i));
   }
 
+  /** From where to where along the path its letters take it up, px, not yet brought round. */
+  public double[] run() {
+    int last = letters().size() - 1;
+    return last < 0
+        ? new double[] {tail(), tail()}
+        : new double[] {distance(0) - advance(0) / 2, distance(last) + advance(last) / 2};
+  }
+
   /** How much of the row a letter takes up, px, tracking included. */
   public double advance(int i) {
     if (middles == null) {

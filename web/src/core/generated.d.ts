@@ -31,6 +31,10 @@ declare module '*/generated/core.js' {
   export function dragRide(item: string, time: number, x: number, y: number): Float64Array;
   export function gradientEnds(item: string, time: number): Float64Array;
   export function dragGradient(item: string, time: number, x: number, y: number): Float64Array;
+  export function pictureSquare(item: string, time: number): Float64Array;
+  export function traceIn(width: number, height: number, rgb: Float64Array): void;
+  export function traceFrom(x: number, y: number): void;
+  export function traceTo(x: number, y: number): Float64Array;
   export function motion(item: string, channel: string): string;
   export function outside(lettering: string, from: number, to: number): Float64Array;
   export function keyframes(item: string, channel: string): string;

@@ -1,10 +1,13 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import * as core from '../core/core';
 import type { Knot, Pair } from '../core/document';
 import { useEditor, type Drawing } from '../state/editor';
+import { pictureOf } from '../state/items';
 import { drawnSoFar, finishDrawing } from '../state/paths';
+import { useBitmaps } from './bitmaps';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
+import { wireOf, type Wire } from './liveWire';
 import { endSnap, snapped } from './snap';
 
 interface Props {
@@ -27,6 +30,7 @@ function straight(fromX: number, fromY: number, x: number, y: number): Pair {
 export function DrawingLayer({ drawing, unit, toScene }: Props) {
   const doc = useEditor((s) => s.doc);
   const [pointer, setPointer] = useState<Pair | null>(null);
+  const [free, setFree] = useState(false);
   const { knots, mode } = drawing;
   const first = knots[0];
   const last = knots.at(-1);
@@ -93,6 +97,32 @@ export function DrawingLayer({ drawing, unit, toScene }: Props) {
     target.addEventListener('pointercancel', up, { once: true });
   };
 
+  useBitmaps((s) => s.arrived);
+  const image = pictureOf(doc, drawing.cut ?? null)?.image;
+  const wire = useRef<Wire | null>(null);
+  const cling = (from: Knot, to: Pair, free: boolean): Pair[] => {
+    if (free || !drawing.cut || !image) return [to];
+    wire.current ??= wireOf(drawing.cut, image, useEditor.getState().time);
+    return wire.current?.line([from.x, from.y], to) ?? [to];
+  };
+
+  /** A click holds the line where it is; one at its beginning closes it. */
+  const hold = (e: React.PointerEvent) => {
+    if (e.button !== 0) return;
+    e.preventDefault();
+    e.stopPropagation();
+    const to = toScene(e);
+    const { stops = [] } = drawing;
+    const closes =
+      first && stops.length > 1 && Math.hypot(to[0] - first.x, to[1] - first.y) < 10 * unit;
+    const end: Pair = closes ? [first.x, first.y] : to;
+    const piece = last ? cling(last, end, e.ctrlKey) : [end];
+    const all = [...knots, ...piece.map(([x, y]) => knot(x, y))].slice(0, 10_000);
+    useEditor.setState({ drawing: { ...drawing, knots: all, stops: [...stops, knots.length] } });
+    if (closes) finishDrawing(true);
+  };
+
+  const ahead = mode === 'edges' && pointer && last ? cling(last, pointer, free) : null;
   const d = useMemo(() => preview(drawing, pointer), [drawing, pointer]);
   useEffect(() => endSnap, []);
   const [w, h] = [doc?.width ?? 0, doc?.height ?? 0];
@@ -105,18 +135,22 @@ export function DrawingLayer({ drawing, unit, toScene }: Props) {
         height={h * 3}
         fill="transparent"
         className="cursor-crosshair"
-        onPointerDown={mode === 'freehand' ? stroke : add}
-        onPointerMove={(e) => mode !== 'freehand' && setPointer(place(e))}
+        onPointerDown={mode === 'freehand' ? stroke : mode === 'edges' ? hold : add}
+        onPointerMove={(e) => {
+          if (mode === 'freehand') return;
+          setFree(e.ctrlKey);
+          setPointer(mode === 'edges' ? toScene(e) : place(e));
+        }}
         data-testid="drawing"
       />
       <path
-        d={d}
+        d={ahead ? `${d}${ahead.map(([x, y]) => `L${x} ${y}`).join('')}` : d}
         fill="none"
         className="pointer-events-none stroke-vermilion"
         strokeWidth={1.5 * unit}
       />
       {mode !== 'freehand' &&
-        knots.map((k, i) => (
+        held(drawing).map((k, i) => (
           <circle
             key={i}
             cx={k.x}
@@ -130,10 +164,16 @@ export function DrawingLayer({ drawing, unit, toScene }: Props) {
   );
 }
 
+/** The points that were clicked. */
+function held({ mode, knots, stops = [] }: Drawing): Knot[] {
+  if (mode !== 'edges') return knots;
+  return [...stops.slice(1), knots.length].flatMap((n) => knots[n - 1] ?? []);
+}
+
 /** The line so far, on to the pointer. A stroke is shown as it is; it is fitted when it ends. */
 function preview(drawing: Drawing, pointer: Pair | null): string {
   const { knots, mode } = drawing;
-  if (mode === 'freehand') {
+  if (mode === 'freehand' || mode === 'edges') {
     return knots.map((k, i) => `${i ? 'L' : 'M'}${k.x} ${k.y}`).join('');
   }
   const all = pointer ? [...knots, knot(...pointer)] : knots;

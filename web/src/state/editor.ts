@@ -39,12 +39,14 @@ export interface Overlays {
 
 /** A line being drawn: points with handles, points alone, or a stroke of the hand. */
 export interface Drawing {
-  mode: 'curve' | 'smooth' | 'freehand';
+  mode: 'curve' | 'smooth' | 'freehand' | 'edges';
   knots: Knot[];
   /** Handles are set by themselves. */
   auto: boolean;
   /** The item of which a part is brought forward along the line. */
   cut?: string;
+  /** Of a line that clings to edges: how many points it had before each place that was clicked. */
+  stops?: number[];
 }
 
 interface Editor {
@@ -317,12 +319,16 @@ export function problemText(p: Problem): string {
   return `${named} ${p.reason}${p.allowed ? `; allowed: ${p.allowed}` : ''}`;
 }
 
-/** Takes the last point of the line being drawn back, of a stroke all of it; false without one. */
+/**
+ * Takes the last point of the line being drawn back, of a stroke all of it, of a line that clings to
+ * edges what came with the last click; false without one.
+ */
 export function takePointBack(): boolean {
   const { drawing } = get();
   if (!drawing) return false;
-  const knots = drawing.mode === 'freehand' ? [] : drawing.knots.slice(0, -1);
-  set({ drawing: { ...drawing, knots } });
+  const { mode, knots, stops = [] } = drawing;
+  const kept = mode === 'freehand' ? 0 : mode === 'edges' ? (stops.at(-1) ?? 0) : -1;
+  set({ drawing: { ...drawing, knots: knots.slice(0, kept), stops: stops.slice(0, -1) } });
   return true;
 }
 

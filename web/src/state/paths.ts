@@ -62,11 +62,11 @@ export function choosePath(id: string): void {
 export function startDrawing(mode: Drawing['mode'], cut?: string): void {
   useEditor.setState({
     tab: 'path',
-    drawing: { mode, knots: [], auto: cut !== undefined, ...(cut && { cut }) },
+    drawing: { mode, knots: [], auto: mode === 'curve' && cut !== undefined, ...(cut && { cut }) },
     points: [],
     playing: false,
   });
-  if (mode === 'freehand') warmUpFitting();
+  if (mode === 'freehand' || mode === 'edges') warmUpFitting();
 }
 
 const pair = (k: Knot): Pair => [k.x, k.y];
@@ -76,6 +76,10 @@ export function drawnSoFar(drawing: Drawing, closed: boolean): GuidePath | null 
   const { knots, mode, auto } = drawing;
   if (knots.length < 2) return null;
   const label = { id: 'new', name: 'Curve' };
+  if (mode === 'edges') {
+    const samples = knots.map(pair);
+    return { ...label, kind: 'freehand', closed, samples, steadiness: 12, simplicity: 25 };
+  }
   if (mode === 'freehand') {
     const samples = knots.map(pair);
     return { ...label, kind: 'freehand', closed, samples, steadiness: 30, simplicity: 30 };

@@ -1,5 +1,8 @@
 import { useEditor, type Drawing } from '../../state/editor';
-import { finishDrawing } from '../../state/paths';
+import type { SceneDoc } from '../../core/document';
+import { pictureOf } from '../../state/items';
+import { finishDrawing, startDrawing } from '../../state/paths';
+import { Segments } from '../../ui/Choice';
 
 const STEPS: Record<Drawing['mode'], string[]> = {
   curve: [
@@ -15,6 +18,13 @@ const STEPS: Record<Drawing['mode'], string[]> = {
     'Backspace takes the last point back, Esc gives all of them up.',
     'Enter ends the curve.',
   ],
+  edges: [
+    'Click where an edge begins and move along it: the line clings to it.',
+    'Click to hold it, most of all before it leaves the edge.',
+    'Ctrl lets it go straight.',
+    'Click the first point to close it.',
+    'Backspace takes the last piece back, Esc gives all of them up.',
+  ],
   freehand: [
     'Press, draw, let go.',
     'Ending near the beginning closes the line.',
@@ -22,8 +32,15 @@ const STEPS: Record<Drawing['mode'], string[]> = {
   ],
 };
 
+/** How the edge of a part can be drawn: only pictures have edges to cling to. */
+function ways(doc: SceneDoc | null, cut: string): { value: Drawing['mode']; label: string }[] {
+  const edges = pictureOf(doc, cut) ? [{ value: 'edges' as const, label: 'Cling' }] : [];
+  return [...edges, { value: 'curve', label: 'Points' }, { value: 'freehand', label: 'By hand' }];
+}
+
 /** What to do while drawing. */
 export function DrawingSheet({ drawing }: { drawing: Drawing }) {
+  const doc = useEditor((s) => s.doc);
   const count = drawing.knots.length;
   const setAuto = (auto: boolean) => useEditor.setState({ drawing: { ...drawing, auto } });
   return (
@@ -34,6 +51,14 @@ export function DrawingSheet({ drawing }: { drawing: Drawing }) {
           Draw round what is to be brought forward. The line is closed by itself; its points can be
           moved afterwards.
         </p>
+      )}
+      {drawing.cut && (
+        <Segments
+          label="Line"
+          value={drawing.mode}
+          options={ways(doc, drawing.cut)}
+          onChange={(mode) => startDrawing(mode, drawing.cut)}
+        />
       )}
       <ul className="mb-3 list-disc space-y-1 pl-4">
         {STEPS[drawing.mode].map((s) => (

@@ -3,6 +3,7 @@ package rovingglyph.bridge;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -37,6 +38,7 @@ import rovingglyph.journey.RideHandle;
 import rovingglyph.motion.Colours;
 import rovingglyph.motion.Timeline;
 import rovingglyph.paths.KnotsOf;
+import rovingglyph.paths.LiveWire;
 import rovingglyph.paths.PathPicture;
 import rovingglyph.paths.ShapeOverTime;
 import rovingglyph.proof.LoopCheck;
@@ -76,6 +78,7 @@ public final class CoreBridge {
 
   private static PreparedScene standing;
   private static String opened = "";
+  private static LiveWire wire = new LiveWire(1, 1, new int[1]);
   private static int shapes;
 
   private CoreBridge() {}
@@ -442,6 +445,36 @@ public final class CoreBridge {
   @JSExport
   public static double[] dragGradient(String item, double time, double x, double y) {
     return new GradientHandles(prepared, item, time).to(new Point(x, y));
+  }
+
+  /** The map of a square of one pixel to all of a picture, in the pixels round it; else empty. */
+  @JSExport
+  public static double[] pictureSquare(String item, double time) {
+    boolean picture = prepared.items().get(item) instanceof PreparedPicture;
+    if (!picture) {
+      return new double[0];
+    }
+    Carriage carriage = prepared.carriage(prepared.scene().item(item));
+    Affine ride = carriage == null ? Affine.IDENTITY : carriage.first(time);
+    return numbers(ride.times(((PreparedPicture) prepared.items().get(item)).square(time)));
+  }
+
+  /** The picture that lines cling to from now on, 0xRRGGBB row by row; see {@link LiveWire}. */
+  @JSExport
+  public static void traceIn(int width, int height, double[] rgb) {
+    wire = new LiveWire(width, height, Arrays.stream(rgb).mapToInt(v -> (int) v).toArray());
+  }
+
+  /** See {@link LiveWire#from}. */
+  @JSExport
+  public static void traceFrom(double x, double y) {
+    wire.from(x, y);
+  }
+
+  /** See {@link LiveWire#to}. */
+  @JSExport
+  public static double[] traceTo(double x, double y) {
+    return wire.to(x, y);
   }
 
   /** Units of the channel per second. */

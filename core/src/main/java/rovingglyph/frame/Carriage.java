@@ -60,7 +60,7 @@ public record Carriage(Item item, PreparedPath path) {
   }
 
   /** What it does to the first copy, seen or not. */
-  Affine first(double time) {
+  public Affine first(double time) {
     return map(stops(time).get(0));
   }
 

@@ -42,13 +42,17 @@ public record PreparedPicture(Picture picture, int image) implements PreparedIte
     if (alpha <= 0 || seen.isEmpty()) {
       return;
     }
-    Affine map = Place.map(picture, time);
-    Rect whole = whole(time);
-    Affine square = new Affine(whole.width(), 0, 0, whole.height(), whole.left(), whole.top());
-    FramePaint paint = FramePaint.image(image, map.times(square), alpha);
+    FramePaint paint = FramePaint.image(image, square(time), alpha);
     outlines.beneath(list, () -> shapes(time), solid());
     placed(time).fill(list, paint);
     outlines.over(list, () -> shapes(time));
+  }
+
+  /** The map of a square of one pixel to all of it, cropped or not, in the pixels round it. */
+  public Affine square(double time) {
+    Rect whole = whole(time);
+    Affine square = new Affine(whole.width(), 0, 0, whole.height(), whole.left(), whole.top());
+    return Place.map(picture, time).times(square);
   }
 
   /** All of it in its own pixels, cropped or not. */

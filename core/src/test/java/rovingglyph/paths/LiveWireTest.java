@@ -63,7 +63,8 @@ class LiveWireTest {
       assertThat(line[line.length - 2]).isEqualTo(toX);
       assertThat(line[line.length - 1]).isEqualTo(toY);
       for (int k = 2; k < line.length; k += 2) {
-        double step = Math.max(Math.abs(line[k] - line[k - 2]), Math.abs(line[k + 1] - line[k - 1]));
+        double step =
+            Math.max(Math.abs(line[k] - line[k - 2]), Math.abs(line[k + 1] - line[k - 1]));
         assertThat(step).isEqualTo(1);
       }
     }

@@ -246,6 +246,51 @@ class DressTest {
     assertThat(effect(0).getString("colour", "")).isEqualTo("#C4472D");
   }
 
+  /** By its distance and direction too; and done earlier or later by dragging. */
+  @Test
+  void aDropShadowIsSetByItsDirectionAndTheOrderByDragging() {
+    w.addLettering("kites");
+    w.tab(5);
+    w.button("Add drop shadow").click();
+    w.type("Or distance", "20");
+    w.type("and direction", "90");
+    JsonObject shadow = effect(0);
+    assertThat(shadow.getDouble("dx", 9)).isCloseTo(0, within(0.01));
+    assertThat(shadow.getDouble("dy", 0)).isCloseTo(20, within(0.01));
+    w.button("Add blur").click();
+    assertThat(effect(1).getString("kind", "")).isEqualTo("blur");
+    w.drag(w.handle("effect-grip-1"), 0, -400);
+    assertThat(effect(0).getString("kind", "")).isEqualTo("blur");
+    w.drag(w.handle("effect-grip-0"), 0, 600);
+    assertThat(effect(1).getString("kind", "")).isEqualTo("blur");
+    page.keyboard().press("Control+z");
+    assertThat(effect(0).getString("kind", "")).isEqualTo("blur");
+  }
+
+  /** On the stage, by pointer and keys; along the words only along their path. */
+  @Test
+  void theEndsOfAGradientAreDragged() {
+    w.tab(5);
+    w.button("Colour field").click();
+    radio("Linear").click();
+    radio("Rectangle").click();
+    w.drag(w.handle("gradient-to"), 30, -20);
+    assertThat(field().getDouble("toX", 50)).isGreaterThan(55);
+    assertThat(field().getDouble("toY", 100)).isLessThan(95);
+    double before = field().getDouble("fromX", 50);
+    page.getByLabel("Where the gradient begins: drag it, or press arrow keys").press("ArrowRight");
+    assertThat(field().getDouble("fromX", 50)).isGreaterThan(before);
+    page.keyboard().press("Control+z");
+    assertThat(field().getDouble("fromX", 50)).isEqualTo(before);
+    w.addLettering("kites aloft");
+    w.tab(5);
+    choose("Filled", "Linear gradient");
+    choose("Across", "The whole text");
+    w.drag(w.handle("gradient-from"), 25, 25);
+    assertThat(w.lettering().getDouble("fromX", 0)).isNotZero();
+    assertThat(w.lettering().getDouble("fromY", 0)).isZero();
+  }
+
   @Test
   void aShadowIsCastOnAGroundThatIsMovedSlopedAndThrownTo() {
     w.addLettering("kites aloft");

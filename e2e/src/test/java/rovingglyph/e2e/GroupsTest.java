@@ -134,4 +134,23 @@ class GroupsTest {
     w.button("Undo").click();
     assertThat(members()).hasSize(2);
   }
+
+  /** What it does stays; where that cannot be, it is said why, and done all the same if wished. */
+  @Test
+  void whatItDoesIsWorkedIntoItsMembers() {
+    w.tab(5);
+    w.type("Rotation", "30");
+    w.button("Take the group apart").last().click();
+    assertThat(w.items("group")).isEmpty();
+    assertThat(w.path(0).getDouble("turn", 0) + w.path(0).getDouble("startAngle", 0)).isNotZero();
+    w.button("Undo").click();
+    chip("Group 1").click();
+    w.type("Opacity", "50");
+    w.button("Take the group apart").last().click();
+    assertThat(page.getByText("It cannot look the same without the group: it fades as one"))
+        .isVisible();
+    assertThat(members()).hasSize(2);
+    w.button("Take it apart all the same").click();
+    assertThat(w.items("group")).isEmpty();
+  }
 }

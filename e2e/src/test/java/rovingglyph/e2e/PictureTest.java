@@ -79,7 +79,8 @@ class PictureTest {
     "wind-rose-badge, 0.15",
     "dune-ribbon, 0.15",
     "pennant-line, 0.5",
-    "night-market-sign, 0.5"
+    "night-market-sign, 0.5",
+    "over-the-dune, 0.5"
   })
   void theAnimatedSvgShowsTheFramesOfTheRenderer(String name, double mean) throws IOException {
     PreparedScene scene = demo(name);

@@ -5,16 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
+import com.microsoft.playwright.FileChooser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import rovingglyph.pictures.MadePictures;
 import rovingglyph.server.TestServer;
 
 /** Items that ride a path, and parts of items brought before the words. */
@@ -164,6 +169,37 @@ class RideAndCutTest {
     }
     assertThat(w.items("foreground-cut")).isEmpty();
     assertThat(w.document().get("paths").asArray()).hasSize(1);
+  }
+
+  /** Round what is in a picture the line clings to its edges; a click holds it. */
+  @Test
+  void theEdgeOfAPictureIsClungTo() throws IOException {
+    FileChooser chooser = page.waitForFileChooser(() -> w.button("Add pictures").click());
+    chooser.setFiles(new FilePayload("Quay.png", "image/png", MadePictures.png(640, 360)));
+    assertThat(w.handle("picture-body")).isVisible();
+    page.getByText("Bring a part forward").click();
+    BoundingBox b = w.handle("picture-body").boundingBox();
+    w.button("Draw its edge").click();
+    // Its quarters differ: down the middle between them, hit only roughly, then round the right.
+    double middle = b.x + b.width / 2;
+    page.mouse().click(middle + 2, b.y + 6);
+    for (double[] p :
+        new double[][] {{middle - 3, b.height - 6}, {b.x + b.width - 5, b.height - 6}}) {
+      page.mouse().move(p[0], b.y + p[1] - 4);
+      page.mouse().click(p[0], b.y + p[1]);
+    }
+    page.keyboard().press("Backspace");
+    page.mouse().click(b.x + b.width - 5, b.y + b.height - 6);
+    page.keyboard().press("Enter");
+    JsonObject edge = w.path(1);
+    assertThat(edge.getString("kind", "")).isEqualTo("freehand");
+    List<JsonValue> samples = edge.get("samples").asArray().values();
+    double left = 960;
+    long near =
+        samples.stream().filter(s -> Math.abs(s.asArray().get(0).asDouble() - left) < 4).count();
+    assertThat(near).as("of " + samples.size()).isGreaterThan(20);
+    assertThat(w.items("foreground-cut")).hasSize(1);
+    assertThat(edge.getBoolean("closed", false)).isTrue();
   }
 
   /** The path asks before it goes; whoever rides it or is cut along it keeps a copy. */

@@ -17,6 +17,8 @@ import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Images;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Lettering;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
@@ -219,10 +221,76 @@ class SvgChannelsTest {
     assertThat(wrong).isEmpty();
   }
 
+  /** From and to of the values of a ride and of a cut, which items of every kind may have. */
+  private static final Map<String, String[]> OF_RIDES_AND_CUTS =
+      Map.of(
+          "pathOffset", new String[] {"-40", "420"},
+          "shift", new String[] {"-30", "40"},
+          "gap", new String[] {"60", "150"},
+          "cutEdge", new String[] {"0", "30"},
+          "grow", new String[] {"-15", "15"});
+
+  private static final List<String> CARRIED =
+      List.of(
+          "{\"kind\":\"drawing\",\"id\":\"it\",\"x\":300,\"y\":200,\"parts\":"
+              + "[{\"d\":\"M-50-30H50V30H-50Z\",\"fill\":\"#C4472D\"},{\"d\":\"M0-50L40 0H-40Z\",\"fill\":\"#2F6F7E\"}]%s}",
+          "{\"kind\":\"lettering\",\"id\":\"it\",\"text\":\"kites\",\"path\":\"arc\",\"face\":\"fraunces\",\"size\":70%s}",
+          "{\"kind\":\"colour-field\",\"id\":\"it\",\"filling\":\"linear\",\"x\":300,\"y\":200,\"width\":120,\"height\":70,"
+              + "\"stops\":[{\"offset\":0,\"colour\":\"#C4472D\"},{\"offset\":100,\"colour\":\"#2F6F7E\"}]%s}",
+          "{\"kind\":\"filled-path\",\"id\":\"it\",\"path\":\"star\",\"fill\":\"#C4472D\"%s}",
+          "{\"kind\":\"drawing\",\"id\":\"in\",\"x\":300,\"y\":200,\"scale\":0.7,\"parts\":[{\"d\":\"M-50-30H50V30H-50Z\",\"fill\":\"#2F6F7E\"}]},"
+              + "{\"kind\":\"group\",\"id\":\"it\",\"members\":[\"in\"],\"centre\":[300,200],\"rotation\":20%s}");
+
+  private static String carried(String name, String way, int number) {
+    StringBuilder ride = new StringBuilder("\"path\":\"p\",\"point\":[300,200]");
+    boolean cut = name.equals("cutEdge") || name.equals("grow");
+    ride.append(name.equals("pathOffset") ? "" : ",\"pathOffset\":150");
+    ride.append(cut ? "" : ",\"" + name + "\":" + way);
+    ride.append(name.equals("gap") ? ",\"copies\":3,\"spacing\":\"distance\"" : "");
+    ride.append(number % 2 == 0 ? "" : ",\"turns\":false");
+    ride.append(List.of("", ",\"ends\":\"cut\"", ",\"ends\":\"wrap\"").get(number % 3));
+    String item = CARRIED.get(number % CARRIED.size()).formatted(",\"ride\":{" + ride + "}");
+    // Only the cut of it is seen.
+    String parts =
+        cut
+            ? ",{\"kind\":\"group\",\"id\":\"rest\",\"members\":[\"it\"],\"shownFrom\":99},"
+                + "{\"kind\":\"foreground-cut\",\"id\":\"cut\",\"source\":\"it\",\"path\":\"star\","
+                + "\"inSource\":[1,0,0,1,%s],\"%s\":%s}"
+                    .formatted(number % CARRIED.size() % 2 == 0 ? "-300,-200" : "0,0", name, way)
+            : "";
+    return """
+        {"format":"roving-glyph-scene","version":2,"width":%d,"height":%d,"rate":"25","length":%s,"background":"#FFFFFF",
+         "paths":[{"id":"p","kind":"drawn","points":[{"x":60,"y":300,"out":[120,-260]},{"x":420,"y":190,"in":[-110,120],"out":[80,-90]},{"x":600,"y":260,"in":[-60,-90]}]},
+           {"id":"arc","kind":"circle","x":300,"y":320,"radius":120,"startAngle":-120},
+           {"id":"star","kind":"star","x":300,"y":200,"radius":70,"innerRadius":35,"count":5}],
+         "items":[%s%s]}"""
+        .formatted(WIDTH, HEIGHT, LENGTH, item, parts);
+  }
+
   @Test
-  void noValueOfALetteringIsForgottenHere() {
+  void ridesAndCutsMoveAsInTheRender() throws IOException {
+    List<String> wrong = new ArrayList<>();
+    int tried = 0;
+    try (Page page = Browser.context(WIDTH, HEIGHT).newPage()) {
+      for (var c : OF_RIDES_AND_CUTS.entrySet()) {
+        for (String way : ways(c.getKey(), c.getValue())) {
+          if (!way.contains("stagger")) {
+            String json = carried(c.getKey(), way, tried);
+            compare(page, json, c.getKey() + " " + way + " " + tried, tried++, wrong);
+          }
+        }
+      }
+      page.context().close();
+    }
+    assertThat(wrong).isEmpty();
+  }
+
+  @Test
+  void noValueIsForgottenHere() {
     long named = channels().keySet().stream().filter(n -> !n.startsWith("axes.")).count();
     assertThat(named).isEqualTo(Lettering.SEAT.size() + Lettering.OWN.size());
+    // The opacity of a cut is written as that of all items is.
+    assertThat(OF_RIDES_AND_CUTS).hasSize(Channel.RIDE.size() + ForegroundCut.VALUES.size() - 1);
   }
 
   private static void compare(
@@ -239,8 +307,12 @@ class SvgChannelsTest {
       int number,
       List<String> wrong)
       throws IOException {
-    PreparedScene scene =
-        Preparation.prepare(SceneCodec.read(document(moving, seat, more)), SHAPER);
+    compare(page, document(moving, seat, more), moving + ", seat " + seat, number, wrong);
+  }
+
+  private static void compare(
+      Page page, String document, String what, int number, List<String> wrong) throws IOException {
+    PreparedScene scene = Preparation.prepare(SceneCodec.read(document), SHAPER);
     page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
     Random random = new Random(number);
     for (int i = 0; i < 3; i++) {
@@ -258,7 +330,7 @@ class SvgChannelsTest {
           difference(
               Images.of(scene, t), ImageIO.read(new ByteArrayInputStream(page.screenshot())));
       if (off > 0.0008) {
-        wrong.add("%.5f at %.4f s: %s, seat %s".formatted(off, t, moving, seat));
+        wrong.add("%.5f at %.4f s: %s".formatted(off, t, what));
       }
     }
   }

@@ -1,5 +1,6 @@
 import * as core from '../core/core';
 import { useEditor } from '../state/editor';
+import { letteringOf } from '../state/items';
 import { setValue } from '../state/values';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
@@ -16,10 +17,11 @@ const ENDS = [
   { name: 'to', label: 'Where the gradient ends', at: 2 },
 ] as const;
 
-/** The line of the gradient that an item is filled with, and its ends. */
+/** The ends of the gradient that an item is filled with; the line between, where it is straight. */
 export function GradientHandles({ id, unit, toRound }: Props) {
   const time = useEditor((s) => s.time);
   useEditor((s) => s.shown);
+  const across = useEditor((s) => letteringOf(s.doc, id)?.across);
   const ends = core.gradientEnds(id, time);
   if (ends.length === 0) return null;
   const put = (name: string, x: number, y: number, whole: boolean) => {
@@ -30,12 +32,14 @@ export function GradientHandles({ id, unit, toRound }: Props) {
   };
   return (
     <g>
-      <path
-        d={`M${ends[0]} ${ends[1]}L${ends[2]} ${ends[3]}`}
-        className="pointer-events-none stroke-vermilion"
-        strokeWidth={1.5 * unit}
-        strokeDasharray={`${6 * unit} ${4 * unit}`}
-      />
+      {across !== 'run' && across !== 'path' && (
+        <path
+          d={`M${ends[0]} ${ends[1]}L${ends[2]} ${ends[3]}`}
+          className="pointer-events-none stroke-vermilion"
+          strokeWidth={1.5 * unit}
+          strokeDasharray={`${6 * unit} ${4 * unit}`}
+        />
+      )}
       {ENDS.map(({ name, label, at }) => {
         const [x, y] = [ends[at]!, ends[at + 1]!];
         return (

@@ -3,7 +3,7 @@ import type { Pair } from '../core/document';
 import { bitmapOf } from './bitmaps';
 
 /** Pixels along the longer side of a picture in which edges are looked for. */
-const FINE = 1280;
+const FINE = 960;
 
 /** Pixels of the picture between points of a line that are kept. */
 const STEP = 3;

@@ -22,15 +22,16 @@ export function ShadowFields({ item, effect }: { item: string; effect: string })
   };
   return (
     <>
+      <p className="mt-1 text-[12px] text-soft">Or by how far and which way it falls:</p>
       <NumberField
-        label="Or distance"
+        label="Distance"
         unit="px"
         decimals={1}
         value={distance}
         onChange={(v) => put(Math.max(v, 0), direction)}
       />
       <NumberField
-        label="and direction"
+        label="Direction"
         unit="°"
         decimals={1}
         value={direction}

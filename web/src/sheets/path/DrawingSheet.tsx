@@ -2,7 +2,7 @@ import { useEditor, type Drawing } from '../../state/editor';
 import type { SceneDoc } from '../../core/document';
 import { pictureOf } from '../../state/items';
 import { finishDrawing, startDrawing } from '../../state/paths';
-import { Segments } from '../../ui/Choice';
+import { Choice } from '../../ui/Choice';
 
 const STEPS: Record<Drawing['mode'], string[]> = {
   curve: [
@@ -34,14 +34,18 @@ const STEPS: Record<Drawing['mode'], string[]> = {
 
 /** How the edge of a part can be drawn: only pictures have edges to cling to. */
 function ways(doc: SceneDoc | null, cut: string): { value: Drawing['mode']; label: string }[] {
-  const edges = pictureOf(doc, cut) ? [{ value: 'edges' as const, label: 'Cling' }] : [];
-  return [...edges, { value: 'curve', label: 'Points' }, { value: 'freehand', label: 'By hand' }];
+  const edges = pictureOf(doc, cut) ? [{ value: 'edges' as const, label: 'Clings to edges' }] : [];
+  return [
+    ...edges,
+    { value: 'curve', label: 'Point by point' },
+    { value: 'freehand', label: 'By hand' },
+  ];
 }
 
 /** What to do while drawing. */
 export function DrawingSheet({ drawing }: { drawing: Drawing }) {
   const doc = useEditor((s) => s.doc);
-  const count = drawing.knots.length;
+  const count = drawing.mode === 'edges' ? (drawing.stops ?? []).length : drawing.knots.length;
   const setAuto = (auto: boolean) => useEditor.setState({ drawing: { ...drawing, auto } });
   return (
     <section className="section">
@@ -53,7 +57,7 @@ export function DrawingSheet({ drawing }: { drawing: Drawing }) {
         </p>
       )}
       {drawing.cut && (
-        <Segments
+        <Choice
           label="Line"
           value={drawing.mode}
           options={ways(doc, drawing.cut)}

@@ -12,15 +12,18 @@ import java.util.Arrays;
  */
 public final class LiveWire {
   /** How far from a point its lines go, px either way; farther on they go straight. */
-  public static final int REACH = 240;
+  public static final int REACH = 480;
 
   /** The least and the most that a step costs, for a step along a row or column. */
   private static final int LEAST = 2;
 
   private static final int MOST = 120;
 
-  /** Of the steepest change in the picture: what is steeper costs the least. */
-  private static final double STEEP = 0.5;
+  /**
+   * The share of pixels that are less steep than what costs the least: a few hard edges leave the
+   * soft ones their weight.
+   */
+  private static final double PLAIN = 0.97;
 
   private static final int[] DX = {1, 1, 0, -1, -1, -1, 0, 1};
   private static final int[] DY = {0, 1, 1, 1, 0, -1, -1, -1};
@@ -52,19 +55,26 @@ public final class LiveWire {
 
   private int[] costs(int[] rgb) {
     double[] slope = new double[rgb.length];
-    double most = 0;
     for (int y = 0; y < height; y++) {
       for (int x = 0; x < width; x++) {
         slope[y * width + x] = slope(rgb, x, y);
-        most = Math.max(most, slope[y * width + x]);
       }
     }
+    double most = steepest(slope);
     int[] out = new int[rgb.length];
     for (int i = 0; i < out.length; i++) {
-      double steep = most == 0 ? 0 : Math.min(1, slope[i] / (most * STEEP));
+      double steep = most == 0 ? 0 : Math.min(1, slope[i] / most);
       out[i] = (int) Math.round(LEAST + (MOST - LEAST) * (1 - steep) * (1 - steep));
     }
     return out;
+  }
+
+  /** Of those that are counted as steep the least; where few pixels are, the steepest of all. */
+  private static double steepest(double[] slope) {
+    double[] sorted = slope.clone();
+    Arrays.sort(sorted);
+    double least = sorted[(int) (PLAIN * (sorted.length - 1))];
+    return least > 0 ? least : sorted[sorted.length - 1];
   }
 
   /** How much the colour changes at a pixel, by Sobel's operator: of the channel that does most. */

@@ -7,7 +7,7 @@ import org.junit.jupiter.api.Test;
 
 /** Lines that cling to the edges of a picture. */
 class LiveWireTest {
-  private static final int SIZE = 300;
+  private static final int SIZE = 560;
 
   /** A disc on a ground, both grainy. */
   private static LiveWire disc(double radius, int grain) {

@@ -252,8 +252,8 @@ class DressTest {
     w.addLettering("kites");
     w.tab(5);
     w.button("Add drop shadow").click();
-    w.type("Or distance", "20");
-    w.type("and direction", "90");
+    w.type("Distance", "20");
+    w.type("Direction", "90");
     JsonObject shadow = effect(0);
     assertThat(shadow.getDouble("dx", 9)).isCloseTo(0, within(0.01));
     assertThat(shadow.getDouble("dy", 0)).isCloseTo(20, within(0.01));

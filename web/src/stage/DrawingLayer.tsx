@@ -99,11 +99,16 @@ export function DrawingLayer({ drawing, unit, toScene }: Props) {
 
   useBitmaps((s) => s.arrived);
   const image = pictureOf(doc, drawing.cut ?? null)?.image;
-  const wire = useRef<Wire | null>(null);
+  const wire = useRef<{ time: number; found: Wire } | null>(null);
   const cling = (from: Knot, to: Pair, free: boolean): Pair[] => {
     if (free || !drawing.cut || !image) return [to];
-    wire.current ??= wireOf(drawing.cut, image, useEditor.getState().time);
-    return wire.current?.line([from.x, from.y], to) ?? [to];
+    const { time } = useEditor.getState();
+    if (wire.current?.time !== time) {
+      // The picture may stand elsewhere at another time.
+      const found = wireOf(drawing.cut, image, time);
+      wire.current = found && { time, found };
+    }
+    return wire.current?.found.line([from.x, from.y], to) ?? [to];
   };
 
   /** A click holds the line where it is; one at its beginning closes it. */

@@ -3,7 +3,6 @@ package rovingglyph.frame;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
-import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.motion.Place;
 import rovingglyph.motion.Timeline;
@@ -124,14 +123,6 @@ public record CutArea(ForegroundCut cut, Item source, Carriage carriage, Prepare
   boolean touches(double time, Window spot) {
     List<SubPath> area = area(time);
     return !area.isEmpty() && spot.touched(Outline.of(area), map(time));
-  }
-
-  /** The box round it, in the pixels round the item that is cut; without its soft edge. */
-  Rect box(double time) {
-    List<SubPath> area = area(time);
-    Affine map = map(time);
-    double more = Math.max(0, grow(time)) * Math.hypot(map.a(), map.b());
-    return area.isEmpty() ? Rect.EMPTY : map.apply(Outline.of(area).bounds()).grown(more);
   }
 
   private double value(Channel c, double time) {

@@ -43,15 +43,18 @@ public record Carriage(Item item, PreparedPath path) {
   /** Where the copies are, seen or not. */
   public List<Stop> stops(double time) {
     Track track = track(time);
-    double shift = value(Channel.RIDE_SHIFT, time);
     List<Stop> out = new ArrayList<>();
     for (int i = 0; i < ride().copies(); i++) {
-      Track.Spot spot = track.at(offset(track, i, time));
-      Point t = spot.tangent();
-      Point at = spot.point().plus(new Point(-t.y(), t.x()).times(shift));
-      out.add(new Stop(at, ride().turns() ? t.angle() : 0, spot.on() || !cuts()));
+      out.add(stop(track, i, time));
     }
     return out;
+  }
+
+  private Stop stop(Track track, int copy, double time) {
+    Track.Spot spot = track.at(offset(track, copy, time));
+    Point t = spot.tangent();
+    Point aside = new Point(-t.y(), t.x()).times(value(Channel.RIDE_SHIFT, time));
+    return new Stop(spot.point().plus(aside), ride().turns() ? t.angle() : 0, spot.on() || !cuts());
   }
 
   /** What the ride does to each copy that is seen, in the pixels round the item. */
@@ -61,7 +64,7 @@ public record Carriage(Item item, PreparedPath path) {
 
   /** What it does to the first copy, seen or not. */
   public Affine first(double time) {
-    return map(stops(time).get(0));
+    return map(stop(track(time), 0, time));
   }
 
   /** Where along the path a copy is, px; not brought round. */

@@ -1,13 +1,5 @@
-import { EffectKind, MITER_LIMIT, PaintKind } from '../core/generated/frame';
-import {
-  blurFilter,
-  composite,
-  done,
-  grown,
-  HAS_FILTERS,
-  withEffect,
-  type Picture,
-} from './layerEffects';
+import { MITER_LIMIT, PaintKind } from '../core/generated/frame';
+import { composite, done, grown, withEffect, type Picture } from './layerEffects';
 import {
   addStep,
   type FramePaint,
@@ -278,18 +270,14 @@ export class CanvasSink implements FrameSink {
   private put(layer: Picture, { effects, reach }: Open): void {
     const { g, left, top, width, height } = this.surface;
     const limits = grown({ left, top, right: left + width, bottom: top + height }, reach);
-    const last = HAS_FILTERS ? effects.at(-1) : undefined;
-    const blur = last?.kind === EffectKind.BLUR ? blurFilter(last.numbers[0]! * this.scale) : '';
     let picture = layer;
-    for (const e of last?.kind === EffectKind.BLUR ? effects.slice(0, -1) : effects) {
+    for (const e of effects) {
       const next = withEffect(picture, e, this.scale, limits);
       if (picture !== layer) done(picture);
       picture = next;
     }
-    if (blur) g.filter = blur;
     g.setTransform(1, 0, 0, 1, 0, 0);
     g.drawImage(picture.canvas, picture.left - left, picture.top - top);
-    if (blur) g.filter = 'none';
     if (picture !== layer) done(picture);
   }
 }

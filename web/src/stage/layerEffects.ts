@@ -1,5 +1,6 @@
 import { BLEND_MODES, BLUR_REACH, EffectKind } from '../core/generated/frame';
-import { dilation, LEAST_DEVIATION, smallBlur } from './svgFilters';
+import { LEAST_DEVIATION, smallBlur } from './smallBlurs';
+import { dilation } from './svgFilters';
 import type { Layer } from './frameReader';
 import { dilate, gaussian } from './pixelEffects';
 
@@ -32,11 +33,6 @@ export function composite(blend: Layer['blend']): GlobalCompositeOperation {
 /** Whether the browser's canvas has filters. */
 export const HAS_FILTERS =
   typeof CanvasRenderingContext2D === 'undefined' || 'filter' in CanvasRenderingContext2D.prototype;
-
-/** A canvas filter for a blur; empty for none. */
-export function blurFilter(deviation: number): string {
-  return deviation < LEAST_DEVIATION ? smallBlur(deviation) : `blur(${deviation}px)`;
-}
 
 /**
  * What an effect makes of the picture of a layer: as the Java class LayerPicture does, step for
@@ -152,8 +148,20 @@ function reworked(p: Picture, area: Area, work: Rework): Picture {
 
 function blurred(p: Picture, deviation: number, limits: Area): Picture {
   const area = within(grown(areaOf(p), BLUR_REACH * deviation), limits);
-  if (HAS_FILTERS) return drawn(area, (g) => draw(g, p, { filter: blurFilter(deviation) }));
+  if (HAS_FILTERS && deviation < LEAST_DEVIATION) return slightlyBlurred(p, deviation, area);
+  if (HAS_FILTERS) return drawn(area, (g) => draw(g, p, { filter: `blur(${deviation}px)` }));
   return reworked(p, area, (rgba, width, height) => gaussian(rgba, width, height, deviation));
+}
+
+function slightlyBlurred(p: Picture, deviation: number, area: Area): Picture {
+  const { filter, shifts } = smallBlur(deviation);
+  let picture = drawn(area, (g) => draw(g, p, { filter }));
+  for (const by of shifts.flatMap((f) => [f, -f])) {
+    const moved = drawn(area, (g) => draw(g, picture, { dx: by, dy: by }));
+    done(picture);
+    picture = moved;
+  }
+  return picture;
 }
 
 /** The shape dilated: by whole pixels, and by the share of one more. */

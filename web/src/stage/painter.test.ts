@@ -148,9 +148,11 @@ it('blends, blurs and clips layers, and what is blurred may come from outside', 
   expect(got).toEqual([
     'fill #000001 1 L0 0@1 0 0 1 0 0',
     // Of half the size: a deviation of four, so twelve px beyond the edge of the canvas count.
+    // It is blurred on a canvas of its own size, so that it costs by its area.
     'put 1 source-over -12 -1 blur(4px)',
+    'put 1 source-over -12 -12',
     'fill #000002 1 L0 0@1 0 0 1 0 0',
-    'put 1 destination-out 0 0 none',
+    'put 1 destination-out 0 0',
     'put 1 multiply 0 0',
   ]);
 });

@@ -1,4 +1,4 @@
 /** What the tests need to paint frames on a canvas without the interface. */
-export { open, putRun } from '../src/core/core';
+export { open, putRun, putScene } from '../src/core/core';
 export { paintBlurred, paintFrame } from '../src/stage/painter';
 export { allArrived } from '../src/stage/bitmaps';

@@ -11,7 +11,7 @@ import { FindDialog } from './shell/FindDialog';
 import { HelpDialog } from './shell/HelpDialog';
 import { onKey } from './shell/keys';
 import { LedgerTabs } from './shell/LedgerTabs';
-import { useProjects } from './shell/ProjectSwitcher';
+import { useProjects } from './state/projects';
 import { SideColumn } from './shell/SideColumn';
 import { TopBar } from './shell/TopBar';
 import { takeFiles } from './stage/pictureDrop';

@@ -10,6 +10,13 @@ export interface SceneEntry {
   deleted: boolean;
 }
 
+/** A scene for others that show it. */
+export interface ShownScene {
+  id: string;
+  name: string;
+  document: SceneDoc;
+}
+
 export interface Project {
   id: string;
   name: string;
@@ -222,6 +229,12 @@ export const api = {
     ask<KeptFinish>('POST', `/api/projects/${project}/finishes`, json({ name, effects })),
   removeFinish: (project: string, id: string) =>
     ask<void>('DELETE', `/api/projects/${project}/finishes/${id}`),
+  /** Some scenes of a project and all that these show; those that are gone are left out. */
+  shownScenes: (project: string, ids: string[]) =>
+    ask<ShownScene[]>(
+      'GET',
+      `/api/projects/${project}/shown-scenes?${ids.map((id) => `scene=${id}`).join('&')}`,
+    ),
   projects: () => ask<Project[]>('GET', '/api/projects'),
   createProject: (name: string) => ask<Project>('POST', '/api/projects', json({ name })),
   renameProject: (id: string, name: string) =>
@@ -235,7 +248,7 @@ export const api = {
   renameScene: (id: string, name: string) =>
     ask<KeptScene>('PATCH', `/api/scenes/${id}`, json({ name })),
   duplicateScene: (id: string) => ask<KeptScene>('POST', `/api/scenes/${id}/duplicate`),
-  deleteScene: (id: string) => ask<void>('DELETE', `/api/scenes/${id}`),
+  deleteScene: (id: string, used: boolean) => ask<void>('DELETE', `/api/scenes/${id}?used=${used}`),
   restoreScene: (id: string) => ask<void>('POST', `/api/scenes/${id}/restore`),
   /** A save with the same key is kept once, however often it is sent. */
   saveScene: (id: string, revision: number, document: SceneDoc, key: string, done: string) =>

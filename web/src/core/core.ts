@@ -130,6 +130,7 @@ export interface RunRequest {
 
 export type Opened =
   | { kind: 'open'; summary: Summary }
+  | { kind: 'scenes'; scenes: string[] }
   | { kind: 'missing'; missing: RunRequest[] }
   | { kind: 'problems'; problems: Problem[] };
 
@@ -145,10 +146,20 @@ export function open(document: SceneDoc, asFarAsPossible = false): Opened {
   const answer = JSON.parse(bridge.open(JSON.stringify(document), asFarAsPossible)) as Summary & {
     problems?: Problem[];
     missing?: RunRequest[];
+    scenes?: string[];
   };
   if (answer.problems) return { kind: 'problems', problems: answer.problems };
+  if (answer.scenes) return { kind: 'scenes', scenes: answer.scenes };
   if (answer.missing) return { kind: 'missing', missing: answer.missing };
   return { kind: 'open', summary: answer };
+}
+
+/**
+ * What is in the way of the open scene showing another one that is at hand: the ids from the scene
+ * to itself again, or one id where there would be too many insets; none where nothing is.
+ */
+export function showingRefused(open: string, other: string): string[] {
+  return JSON.parse(bridge.showingRefused(open, other)) as string[];
 }
 
 /** The document with all that it leaves to defaults; earlier ones in the words of today. */
@@ -351,6 +362,9 @@ export function pathParts(data: string) {
 
 export const {
   putRun,
+  putScene,
+  clearScenes,
+  sceneSize,
   forget,
   frame,
   blurred,

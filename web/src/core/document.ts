@@ -24,6 +24,7 @@ export type {
   ForegroundCut,
   FreehandPath,
   Group,
+  Inset,
   GuidePath,
   Item,
   ItemProperties,
@@ -80,7 +81,7 @@ export type Recipe = doc.Recipe & Record<string, unknown>;
 export type DrawingItem = doc.Drawing;
 
 /** What is put somewhere as a whole. */
-export type Placed = doc.Drawing | doc.Group | doc.ColourField | doc.Picture;
+export type Placed = doc.Drawing | doc.Group | doc.ColourField | doc.Picture | doc.Inset;
 
 /** The name of a value that can move; the core lists them (the Java class Channel). */
 export type Channel = string;

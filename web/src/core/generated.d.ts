@@ -4,6 +4,10 @@ declare module '*/generated/core.js' {
   export function complete(document: string): string;
   export function putRun(key: string, run: string): void;
   export function forget(face: string): void;
+  export function putScene(id: string, document: string): void;
+  export function clearScenes(): void;
+  export function showingRefused(open: string, other: string): string;
+  export function sceneSize(id: string): Float64Array;
   export function profileLine(points: Float64Array, count: number): Float64Array;
   export function frame(time: number): Float64Array;
   export function preview(edit: string): string;

@@ -9,6 +9,7 @@ import {
   fieldOf,
   filledPathOf,
   groupOf,
+  insetOf,
   itemOf,
   letteringOf,
   pictureOf,
@@ -23,10 +24,12 @@ import { DrawingSection } from './dress/DrawingSection';
 import { FieldSection } from './dress/FieldSection';
 import { FilledPathSection } from './dress/FilledPathSection';
 import { FinishSection } from './dress/FinishSection';
+import { InsetSection } from './dress/InsetSection';
 import { LetteringSection } from './dress/LetteringSection';
 import { MeetsSection } from './dress/MeetsSection';
 import { PictureSection } from './dress/PictureSection';
 import { ProjectPictures } from './dress/ProjectPictures';
+import { ProjectScenes } from './dress/ProjectScenes';
 import { GroupSection } from './GroupSection';
 
 /** How the chosen item looks: colours, place, effects, clip; then the backdrop. */
@@ -38,6 +41,7 @@ export function DressSheet() {
   const filled = filledPathOf(doc, selected);
   const drawing = drawingOf(doc, selected);
   const picture = pictureOf(doc, selected);
+  const inset = insetOf(doc, selected);
   const placed = placedOf(doc, selected);
   const group = groupOf(doc, selected);
   const cut = cutOf(doc, selected);
@@ -49,6 +53,7 @@ export function DressSheet() {
       {field && <FieldSection key={field.id} field={field} />}
       {filled && <FilledPathSection key={filled.id} item={filled} />}
       {picture && <PictureSection key={picture.id} picture={picture} />}
+      {inset && <InsetSection key={inset.id} inset={inset} />}
       {cut && <CutSection key={cut.id} cut={cut} />}
       {drawing && <DrawingSection key={drawing.id} drawing={drawing} />}
       {group && (
@@ -70,6 +75,7 @@ export function DressSheet() {
         </p>
       )}
       <ProjectPictures />
+      <ProjectScenes />
       <section className="section">
         <h2 className="section-title">Backdrop</h2>
         <Check

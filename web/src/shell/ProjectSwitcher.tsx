@@ -1,16 +1,14 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { ChevronDown, Copy, Pencil, Plus, RotateCcw, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { api, type Project, type SceneEntry } from '../api/client';
+import { api, ServerError, type Project, type SceneEntry } from '../api/client';
 import { useEditor } from '../state/editor';
 import { changeScene } from '../state/values';
 import { openScene } from '../state/autosave';
+import { DRAGGED_SCENE } from '../state/insets';
 import { notify } from '../state/notices';
-
-export function useProjects() {
-  return useQuery({ queryKey: ['projects'], queryFn: api.projects });
-}
+import { useProjects } from '../state/projects';
 
 const tell = (e: unknown) => notify(e instanceof Error ? e.message : String(e), 'error');
 
@@ -100,6 +98,20 @@ function ProjectRow({ project: p, goTo, run, remove, other }: RowProps) {
     );
     if (scenes.some((s) => s.id === open)) goTo(next.scenes.find((s) => !s.deleted)!.id);
   };
+  const removeScene = (s: SceneEntry, used: boolean) => {
+    const other = scenes.find((o) => o.id !== s.id);
+    const gone = () => {
+      const back = () => run(api.restoreScene(s.id));
+      notify(`“${s.name}” is deleted`, 'info', { label: 'Undo', run: back });
+      if (s.id === open && other) goTo(other.id);
+    };
+    const refused = (e: unknown) => {
+      if (!(e instanceof ServerError && e.status === 409)) throw e;
+      const again = { label: 'Delete it anyway', run: () => removeScene(s, true) };
+      notify(`“${s.name}” is still here. ${e.message}`, 'error', again);
+    };
+    run(api.deleteScene(s.id, used).then(gone, refused));
+  };
   const renameScene = (s: SceneEntry, name: string) => {
     // The open scene is renamed like any other edit, so that it can be undone.
     if (s.id === open) changeScene({ name });
@@ -122,19 +134,8 @@ function ProjectRow({ project: p, goTo, run, remove, other }: RowProps) {
           onOpen={() => goTo(s.id)}
           onRename={(name) => renameScene(s, name)}
           onDuplicate={() => run(api.duplicateScene(s.id).then((k) => goTo(k.id)))}
-          onDelete={
-            s.id === open && scenes.length === 1
-              ? undefined
-              : () => {
-                  remove(
-                    () => api.deleteScene(s.id),
-                    () => api.restoreScene(s.id),
-                    s.name,
-                  );
-                  const other = scenes.find((o) => o.id !== s.id);
-                  if (s.id === open && other) goTo(other.id);
-                }
-          }
+          onDelete={s.id === open && scenes.length === 1 ? undefined : () => removeScene(s, false)}
+          dragged={s}
         />
       ))}
       <NameForm
@@ -153,9 +154,12 @@ interface EntryProps {
   onRename: (name: string) => void;
   onDuplicate: () => void;
   onDelete?: () => void;
+  /** The scene that is dragged by its name, to be shown in another. */
+  dragged?: SceneEntry;
 }
 
-function Entry({ name, heading, current, onOpen, onRename, onDuplicate, onDelete }: EntryProps) {
+function Entry(props: EntryProps) {
+  const { name, heading, current, onOpen, onRename, onDuplicate, onDelete, dragged } = props;
   const [renaming, setRenaming] = useState(false);
   if (renaming) {
     return (
@@ -179,6 +183,8 @@ function Entry({ name, heading, current, onOpen, onRename, onDuplicate, onDelete
           type="button"
           className="min-w-0 flex-1 truncate px-2 py-1.5 pl-4 text-left"
           aria-current={current}
+          draggable={dragged !== undefined}
+          onDragStart={(e) => e.dataTransfer.setData(DRAGGED_SCENE, JSON.stringify(dragged))}
           onClick={onOpen}
         >
           {name}

@@ -9,7 +9,7 @@ import { Overlay } from './Overlay';
 import { Poses } from './Poses';
 import { ProofList } from './ProofList';
 import { useAchieved } from './playback';
-import { dropPictures } from './pictureDrop';
+import { dropOnStage } from './pictureDrop';
 import { StackStrip } from './StackStrip';
 import { TracingLayer } from './TracingLayer';
 import { Transport } from './Transport';
@@ -21,7 +21,7 @@ export function StageColumn() {
     <main
       className="flex min-w-0 flex-1 flex-col bg-surround px-2.5 pt-1 pb-2"
       aria-label="Stage"
-      onDrop={dropPictures}
+      onDrop={dropOnStage}
     >
       {!full && <StackStrip />}
       <Picture />

@@ -1,5 +1,5 @@
 import { BLEND_MODES, BLUR_REACH, EffectKind } from '../core/generated/frame';
-import { LEAST_DEVIATION, smallBlur } from './smallBlurs';
+import { blursWell } from './smallBlurs';
 import { dilation } from './svgFilters';
 import type { Layer } from './frameReader';
 import { dilate, gaussian } from './pixelEffects';
@@ -135,7 +135,7 @@ function around(a: Area, b: Area): Area {
 
 type Rework = (rgba: Uint8ClampedArray, width: number, height: number) => void;
 
-/** The picture with its pixels worked over, where the canvas has no filters. */
+/** The picture with its pixels worked over, where the canvas has no filter for it. */
 function reworked(p: Picture, area: Area, work: Rework): Picture {
   return drawn(area, (g) => {
     draw(g, p);
@@ -148,20 +148,9 @@ function reworked(p: Picture, area: Area, work: Rework): Picture {
 
 function blurred(p: Picture, deviation: number, limits: Area): Picture {
   const area = within(grown(areaOf(p), BLUR_REACH * deviation), limits);
-  if (HAS_FILTERS && deviation < LEAST_DEVIATION) return slightlyBlurred(p, deviation, area);
-  if (HAS_FILTERS) return drawn(area, (g) => draw(g, p, { filter: `blur(${deviation}px)` }));
+  if (HAS_FILTERS && blursWell(deviation))
+    return drawn(area, (g) => draw(g, p, { filter: `blur(${deviation}px)` }));
   return reworked(p, area, (rgba, width, height) => gaussian(rgba, width, height, deviation));
-}
-
-function slightlyBlurred(p: Picture, deviation: number, area: Area): Picture {
-  const { filter, shifts } = smallBlur(deviation);
-  let picture = drawn(area, (g) => draw(g, p, { filter }));
-  for (const by of shifts.flatMap((f) => [f, -f])) {
-    const moved = drawn(area, (g) => draw(g, picture, { dx: by, dy: by }));
-    done(picture);
-    picture = moved;
-  }
-  return picture;
 }
 
 /** The shape dilated: by whole pixels, and by the share of one more. */

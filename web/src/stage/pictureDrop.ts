@@ -1,9 +1,19 @@
 import { useEditor } from '../state/editor';
+import { addInset, DRAGGED_SCENE, type Dragged } from '../state/insets';
 import { notify } from '../state/notices';
 import { addPictureFiles, PICTURE_FILES, picturesOf } from '../state/pictures';
 
-/** Takes in pictures dropped on the stage: on the frame where they are dropped, else in its middle. */
-export function dropPictures(e: React.DragEvent): void {
+/**
+ * Takes in pictures, and a scene of the project, dropped on the stage: on the frame where they are
+ * dropped, else in its middle.
+ */
+export function dropOnStage(e: React.DragEvent): void {
+  const scene = e.dataTransfer.getData(DRAGGED_SCENE);
+  if (scene) {
+    e.preventDefault();
+    void addInset(JSON.parse(scene) as Dragged, placeOf(e));
+    return;
+  }
   const files = [...e.dataTransfer.files];
   if (files.length === 0) return;
   e.preventDefault();
@@ -37,7 +47,8 @@ function placeOf(e: React.DragEvent): [number, number] | undefined {
  */
 export function takeFiles(): () => void {
   const over = (e: DragEvent) => {
-    if (e.dataTransfer?.types.includes('Files')) e.preventDefault();
+    const types = e.dataTransfer?.types ?? [];
+    if (types.includes('Files') || types.includes(DRAGGED_SCENE)) e.preventDefault();
   };
   const dropped = (e: DragEvent) => {
     if (!e.dataTransfer?.files.length) return;

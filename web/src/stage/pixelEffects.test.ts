@@ -59,3 +59,16 @@ it('makes pixels as opaque as they are light', () => {
   lightToOpacity(rgba);
   expect([3, 7, 11, 15].map((i) => rgba[i])).toEqual([255, 100, 0, 182]);
 });
+
+it('mixes colours by their opacity where they meet, however little is blurred', () => {
+  const rgba = half();
+  for (let i = 0; i < rgba.length; i += 4) if (rgba[i + 3] === 0) rgba.set([0, 0, 250, 255], i);
+  gaussian(rgba, SIZE, SIZE, 1);
+  for (let x = 30; x < 50; x++) {
+    const left = below(39.5 - x);
+    const at = 4 * (40 * SIZE + x);
+    expect(rgba[at + 3]).toBe(255);
+    expect(Math.abs(rgba[at]! - 200 * left)).toBeLessThan(8);
+    expect(Math.abs(rgba[at + 2]! - (50 * left + 250 * (1 - left)))).toBeLessThan(8);
+  }
+});

@@ -5,8 +5,8 @@ const BOXES = 3;
 const LEAST_FOR_BOXES = 2;
 
 /**
- * Blurs pixels in place, for browsers whose canvas has no filters. Colours are weighted by their
- * opacity, beyond the edge there is nothing.
+ * Blurs pixels in place, where a canvas has no filter for it. Colours are weighted by their opacity,
+ * beyond the edge there is nothing.
  *
  * @param rgba red, green, blue and opacity of each pixel, not multiplied
  * @param deviation in pixels; 0 changes nothing
@@ -18,7 +18,11 @@ export function gaussian(
   deviation: number,
 ): void {
   if (deviation <= 0) return;
-  const kernels = kernelsOf(deviation);
+  if (deviation < LEAST_FOR_BOXES) {
+    weighted(rgba, width, height, deviation);
+    return;
+  }
+  const boxes = boxesOf(deviation);
   const long = Math.max(width, height);
   const line = new Float32Array(long * 4);
   const out = new Float32Array(long * 4);
@@ -29,7 +33,7 @@ export function gaussian(
       for (let k = 0; k < 3; k++) line[4 * i + k] = rgba[at + k]! * alpha;
       line[4 * i + 3] = rgba[at + 3]!;
     }
-    for (const kernel of kernels) convolve(line, out, count, kernel);
+    for (const box of boxes) average(line, out, count, box);
     for (let i = 0; i < count; i++) {
       const at = start + i * step;
       const alpha = line[4 * i + 3]! / 255;
@@ -41,47 +45,31 @@ export function gaussian(
   for (let x = 0; x < width; x++) along(height, 4 * x, 4 * width);
 }
 
-/** How far to the left a kernel begins, and its weights; null for a box of that many pixels. */
-interface Kernel {
+/** How far to the left a box begins, and of how many pixels it is. */
+interface Box {
   left: number;
   size: number;
-  weights: number[] | null;
 }
 
-function kernelsOf(deviation: number): Kernel[] {
-  if (deviation < LEAST_FOR_BOXES) {
-    const reach = Math.ceil(3 * deviation);
-    const raw = Array.from({ length: 2 * reach + 1 }, (_, i) =>
-      Math.exp(-((i - reach) ** 2) / (2 * deviation ** 2)),
-    );
-    const sum = raw.reduce((a, b) => a + b, 0);
-    return [{ left: reach, size: raw.length, weights: raw.map((w) => w / sum) }];
-  }
+function boxesOf(deviation: number): Box[] {
   const d = Math.floor((deviation * 3 * Math.sqrt(2 * Math.PI)) / 4 + 0.5);
-  if (d % 2 === 1) return Array<Kernel>(BOXES).fill({ left: (d - 1) / 2, size: d, weights: null });
+  if (d % 2 === 1) return Array<Box>(BOXES).fill({ left: (d - 1) / 2, size: d });
   // Of an even size, the middle lies between pixels: two to either side, and an odd one.
   return [
-    { left: d / 2, size: d, weights: null },
-    { left: d / 2 - 1, size: d, weights: null },
-    { left: d / 2, size: d + 1, weights: null },
+    { left: d / 2, size: d },
+    { left: d / 2 - 1, size: d },
+    { left: d / 2, size: d + 1 },
   ];
 }
 
-function convolve(line: Float32Array, out: Float32Array, count: number, kernel: Kernel): void {
-  const { left, size, weights } = kernel;
+function average(line: Float32Array, out: Float32Array, count: number, { left, size }: Box): void {
   for (let k = 0; k < 4; k++) {
     let sum = 0;
-    if (!weights) for (let i = -left; i < size - left - 1; i++) sum += at(line, count, i, k);
+    for (let i = -left; i < size - left - 1; i++) sum += at(line, count, i, k);
     for (let i = 0; i < count; i++) {
-      if (weights) {
-        sum = 0;
-        weights.forEach((w, n) => (sum += w * at(line, count, i - left + n, k)));
-        out[4 * i + k] = sum;
-      } else {
-        sum += at(line, count, i - left + size - 1, k);
-        out[4 * i + k] = sum / size;
-        sum -= at(line, count, i - left, k);
-      }
+      sum += at(line, count, i - left + size - 1, k);
+      out[4 * i + k] = sum / size;
+      sum -= at(line, count, i - left, k);
     }
   }
   line.set(out.subarray(0, 4 * count));
@@ -89,6 +77,85 @@ function convolve(line: Float32Array, out: Float32Array, count: number, kernel: 
 
 function at(line: Float32Array, count: number, i: number, channel: number): number {
   return i >= 0 && i < count ? line[4 * i + channel]! : 0;
+}
+
+/** A colour that is off by so much, in what is seen of it, is the same. */
+const SAME_COLOUR = 2;
+
+/**
+ * Blurs by the weights of the Gaussian, in place. What is all of one colour, as shadows and the
+ * edges of clips are, takes a quarter of the time: only its opacity changes.
+ */
+function weighted(rgba: Uint8ClampedArray, width: number, height: number, deviation: number): void {
+  const weights = weightsOf(deviation);
+  const count = width * height;
+  const alpha = new Float32Array(count);
+  for (let i = 0; i < count; i++) alpha[i] = rgba[4 * i + 3]!;
+  const colour = onlyColour(rgba);
+  const planes = colour ? [] : [0, 1, 2].map((k) => premultiplied(rgba, k, count));
+  for (const plane of [alpha, ...planes]) blurPlane(plane, width, height, weights);
+  for (let i = 0; i < count; i++) {
+    const a = alpha[i]!;
+    for (let k = 0; k < 3; k++)
+      rgba[4 * i + k] = colour ? colour[k]! : a > 0 ? (planes[k]![i]! * 255) / a : 0;
+    rgba[4 * i + 3] = a;
+  }
+}
+
+/** The weight of the pixel itself, then of those farther and farther off; all of them are 1. */
+function weightsOf(deviation: number): number[] {
+  const half = Array.from({ length: Math.ceil(3 * deviation) + 1 }, (_, i) =>
+    Math.exp((-i * i) / (2 * deviation ** 2)),
+  );
+  const sum = half.reduce((all, w) => all + 2 * w, -1);
+  return half.map((w) => w / sum);
+}
+
+/** The colour that all pixels have; undefined where there are several. */
+function onlyColour(rgba: Uint8ClampedArray): [number, number, number] | undefined {
+  let most = 3;
+  for (let i = 3; i < rgba.length; i += 4) if (rgba[i]! > rgba[most]!) most = i;
+  const [r, g, b] = [rgba[most - 3]!, rgba[most - 2]!, rgba[most - 1]!];
+  for (let i = 0; i < rgba.length; i += 4) {
+    const off = Math.max(
+      Math.abs(rgba[i]! - r),
+      Math.abs(rgba[i + 1]! - g),
+      Math.abs(rgba[i + 2]! - b),
+    );
+    if (off * rgba[i + 3]! > SAME_COLOUR * 255) return undefined;
+  }
+  return [r, g, b];
+}
+
+function premultiplied(rgba: Uint8ClampedArray, k: number, count: number): Float32Array {
+  const out = new Float32Array(count);
+  for (let i = 0; i < count; i++) out[i] = (rgba[4 * i + k]! * rgba[4 * i + 3]!) / 255;
+  return out;
+}
+
+/** Along the rows, each between pixels of nothing, then down the columns, row by row. */
+function blurPlane(plane: Float32Array, width: number, height: number, weights: number[]): void {
+  const reach = weights.length - 1;
+  const padded = new Float32Array(width + 2 * reach);
+  const across = new Float32Array(width * height);
+  for (let y = 0; y < height; y++) {
+    padded.set(plane.subarray(y * width, (y + 1) * width), reach);
+    for (let x = 0; x < width; x++) {
+      let sum = weights[0]! * padded[x + reach]!;
+      for (let k = 1; k <= reach; k++)
+        sum += weights[k]! * (padded[x + reach - k]! + padded[x + reach + k]!);
+      across[y * width + x] = sum;
+    }
+  }
+  for (let y = 0; y < height; y++) {
+    const row = plane.subarray(y * width, (y + 1) * width);
+    row.fill(0);
+    for (let from = Math.max(0, y - reach); from <= Math.min(height - 1, y + reach); from++) {
+      const weight = weights[Math.abs(from - y)]!;
+      const at = from * width;
+      for (let x = 0; x < width; x++) row[x]! += weight * across[at + x]!;
+    }
+  }
 }
 
 /**

@@ -135,6 +135,16 @@ let ticket = 0;
 async function openInCore(doc: SceneDoc): Promise<void> {
   const mine = ++ticket;
   let answer = core.open(doc);
+  if (answer.kind === 'scenes') {
+    try {
+      await takeScenes(answer.scenes);
+      answer = core.open(doc);
+    } catch {
+      setTimeout(() => mine === ticket && void openInCore(doc), 1500);
+      answer = core.open(doc, true);
+    }
+    if (mine !== ticket) return;
+  }
   if (answer.kind === 'missing') {
     try {
       const wanted = answer.missing;
@@ -148,6 +158,15 @@ async function openInCore(doc: SceneDoc): Promise<void> {
     answer = core.open(doc, true);
   }
   if (answer.kind === 'open') showOpened(answer.summary);
+}
+
+/** Has scenes at hand that others show; those that are gone are known to be so. */
+export async function takeScenes(ids: string[]): Promise<void> {
+  const { projectId } = get();
+  if (!projectId) return;
+  const found = await api.shownScenes(projectId, ids);
+  found.forEach((s) => core.putScene(s.id, JSON.stringify(s.document)));
+  ids.filter((id) => !found.some((s) => s.id === id)).forEach((id) => core.putScene(id, ''));
 }
 
 function showOpened(summary: Summary): void {
@@ -176,6 +195,8 @@ export function showScene(
   doc: SceneDoc,
   { past, future }: Steps = { past: [], future: [] },
 ): void {
+  // Those of another project, or as they were before they were worked on.
+  core.clearScenes();
   const last = inStack(doc, doc.stack).findLast((id) => letteringOf(doc, id));
   pending = null;
   set({

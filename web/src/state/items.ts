@@ -4,6 +4,7 @@ import type {
   FilledPath,
   ForegroundCut,
   Group,
+  Inset,
   Item,
   Lettering,
   Picture,
@@ -25,7 +26,7 @@ export function letteringOf(doc: SceneDoc | null, id: string | null): Lettering 
   return item?.kind === 'lettering' ? item : undefined;
 }
 
-const PLACED = new Set<Item['kind']>(['drawing', 'group', 'colour-field', 'picture']);
+const PLACED = new Set<Item['kind']>(['drawing', 'group', 'colour-field', 'picture', 'inset']);
 
 /** The item with an id that is put somewhere as a whole: anything known but a lettering. */
 export function placedOf(doc: SceneDoc | null, id: string | null): Placed | undefined {
@@ -65,6 +66,11 @@ export function filledPathOf(doc: SceneDoc | null, id: string | null): FilledPat
 export function cutOf(doc: SceneDoc | null, id: string | null): ForegroundCut | undefined {
   const item = itemOf(doc, id);
   return item?.kind === 'foreground-cut' ? item : undefined;
+}
+
+export function insetOf(doc: SceneDoc | null, id: string | null): Inset | undefined {
+  const item = itemOf(doc, id);
+  return item?.kind === 'inset' ? item : undefined;
 }
 
 export function groupOf(doc: SceneDoc | null, id: string | null): Group | undefined {

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api } from '../../api/client';
+import { api, type SceneEntry } from '../../api/client';
 
 /** Px on screen. */
 const SIDE = 56;
@@ -26,6 +26,20 @@ export function Thumbnail({ id, name }: { id: string; name: string }) {
           className="max-h-full max-w-full"
         />
       )}
+    </span>
+  );
+}
+
+/** A small picture of a scene as it is kept, a third into it. */
+export function SceneThumbnail({ scene }: { scene: SceneEntry }) {
+  return (
+    <span className="chequer flex h-14 items-center justify-center overflow-hidden rounded-md border border-rule">
+      <img
+        src={`/api/scenes/${scene.id}/revisions/${scene.revision}/picture`}
+        alt=""
+        loading="lazy"
+        className="max-h-full max-w-full"
+      />
     </span>
   );
 }

@@ -9,6 +9,8 @@ import rovingglyph.frame.Op;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.scene.Scene;
+import rovingglyph.scene.SceneShelf;
 import rovingglyph.type.Cluster;
 import rovingglyph.type.Outline;
 import rovingglyph.type.RunRequest;
@@ -32,9 +34,27 @@ public final class TestScenes {
 
   /** The entries of a frame that an item of a kind is, without any appearance. */
   public static List<Op> ops(String kind) {
-    return kind.equals("foreground-cut")
-        ? List.of(Op.PUSH, Op.FILL, Op.MATTE, Op.FILL, Op.POP)
-        : List.of(Op.FILL);
+    return switch (kind) {
+      case "foreground-cut" -> List.of(Op.PUSH, Op.FILL, Op.MATTE, Op.FILL, Op.POP);
+      case "inset" -> List.of(Op.PUSH, Op.CLIP, Op.FILL, Op.UNCLIP, Op.POP);
+      default -> List.of(Op.FILL);
+    };
+  }
+
+  /**
+   * The scenes that insets of the test scenes show: "kite" is one of nothing but its background.
+   */
+  public static final SceneShelf SHELF = shelf();
+
+  private static SceneShelf shelf() {
+    SceneShelf out = new SceneShelf();
+    out.put(
+        "kite",
+        SceneCodec.read(
+            """
+            {"format":"roving-glyph-scene","version":2,"name":"Kite","width":200,"height":200,
+             "rate":"25","length":1.5,"background":"#112233"}"""));
+    return out;
   }
 
   /** Where {@link #item} is among the items, from 0 on. */
@@ -80,7 +100,12 @@ public final class TestScenes {
   }
 
   public static PreparedScene prepare(String document) {
-    return Preparation.prepare(SceneCodec.read(document), TestScenes::run);
+    return Preparation.prepare(read(document), TestScenes::run);
+  }
+
+  /** A scene with those that its insets show. */
+  public static Scene read(String document) {
+    return SHELF.filled(SceneCodec.read(document));
   }
 
   public static PreparedLettering lettering(String path, String text, String seat) {
@@ -106,7 +131,8 @@ public final class TestScenes {
           "colour-field",
           "picture",
           "filled-path",
-          "foreground-cut");
+          "foreground-cut",
+          "inset");
 
   /**
    * An item of a kind, called "it", whose ink reaches from (400, 400) to (600, 480) and on, in a
@@ -127,6 +153,7 @@ public final class TestScenes {
           }
           case "colour-field" -> "\"x\":500,\"y\":480";
           case "picture" -> "\"x\":500,\"y\":480,\"image\":\"kites\"";
+          case "inset" -> "\"x\":500,\"y\":480,\"scene\":\"kite\",\"background\":true";
           case "filled-path" -> "\"path\":\"area\"";
           case "foreground-cut" -> {
             // What is cut is not seen but in the cut.

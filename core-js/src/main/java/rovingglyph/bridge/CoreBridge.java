@@ -55,6 +55,7 @@ import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Profile;
 import rovingglyph.scene.Scene;
+import rovingglyph.scene.SceneShelf;
 import rovingglyph.scene.UnknownFields;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.schema.Spelling;
@@ -78,6 +79,12 @@ public final class CoreBridge {
 
   private static PreparedScene standing;
   private static String opened = "";
+
+  /** The other scenes of the project, as far as insets asked for them. */
+  private static SceneShelf shelf = new SceneShelf();
+
+  private static final Set<String> ABSENT = new HashSet<>();
+
   private static LiveWire wire = new LiveWire(1, 1, new int[1]);
   private static int shapes;
 
@@ -112,7 +119,12 @@ public final class CoreBridge {
     } catch (DocumentException e) {
       return new JsonObject().add("problems", Summary.problems(e.problems())).toString();
     }
-    JsonArray missing = missing(scene);
+    Set<String> unknown = shelf.missing(scene);
+    unknown.removeAll(ABSENT);
+    if (!unknown.isEmpty() && !asFarAsPossible) {
+      return new JsonObject().add("scenes", texts(unknown)).toString();
+    }
+    JsonArray missing = missing(shelf.filled(scene));
     if (missing.size() > 0 && !asFarAsPossible) {
       return new JsonObject().add("missing", missing).toString();
     }
@@ -124,7 +136,7 @@ public final class CoreBridge {
 
   private static void show(Scene scene) {
     PreparedScene before = prepared;
-    prepared = Preparation.prepare(scene, r -> RUNS.get(r.key()), before);
+    prepared = Preparation.prepare(shelf.filled(scene), r -> RUNS.get(r.key()), before);
     if (before == null || !sameShapes(before.outlines(), prepared.outlines())) {
       shapes++;
     }
@@ -169,14 +181,62 @@ public final class CoreBridge {
   private static JsonArray missing(Scene scene) {
     JsonArray out = new JsonArray();
     Set<String> asked = new HashSet<>();
-    for (Lettering l : scene.letterings()) {
-      for (RunRequest r : Preparation.requests(l)) {
-        if (!RUNS.containsKey(r.key()) && asked.add(r.key())) {
-          out.add(request(r));
-        }
+    for (RunRequest r : Preparation.requests(scene)) {
+      if (!RUNS.containsKey(r.key()) && asked.add(r.key())) {
+        out.add(request(r));
       }
     }
     return out;
+  }
+
+  private static JsonArray texts(Iterable<String> ids) {
+    JsonArray out = new JsonArray();
+    ids.forEach(out::add);
+    return out;
+  }
+
+  /**
+   * Puts another scene of the project at hand for insets; an empty document for one that is gone.
+   */
+  @JSExport
+  public static void putScene(String id, String document) {
+    ABSENT.remove(id);
+    try {
+      shelf.put(id, document.isEmpty() ? null : SceneCodec.read(document));
+    } catch (DocumentException e) {
+      shelf.put(id, null);
+    }
+    if (!shelf.has(id)) {
+      ABSENT.add(id);
+    }
+  }
+
+  /** Forgets all scenes that were put at hand. */
+  @JSExport
+  public static void clearScenes() {
+    shelf = new SceneShelf();
+    ABSENT.clear();
+  }
+
+  /**
+   * What is in the way of the open scene showing another one that is at hand, as ids: the circle
+   * from the scene to itself, or one id alone where there would be too many insets; none if it can.
+   */
+  @JSExport
+  public static String showingRefused(String open, String other) {
+    Scene scene = standing.scene();
+    JsonObject edit = new JsonObject().add("op", "addInset").add("id", "shown").add("scene", other);
+    Scene then = SceneEdits.apply(scene, standing, edit.toString());
+    List<String> circle = shelf.circle(open, then);
+    boolean many = shelf.count(then) > SceneShelf.MOST_INSETS;
+    return texts(circle.isEmpty() && many ? List.of(other) : circle).toString();
+  }
+
+  /** Width and height of a scene at hand; none if it is not. */
+  @JSExport
+  public static double[] sceneSize(String id) {
+    Scene scene = shelf.get(id);
+    return scene == null ? new double[0] : new double[] {scene.width(), scene.height()};
   }
 
   private static JsonObject request(RunRequest r) {

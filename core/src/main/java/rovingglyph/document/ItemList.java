@@ -10,6 +10,7 @@ import rovingglyph.scene.Drawing;
 import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
+import rovingglyph.scene.Inset;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Picture;
@@ -56,7 +57,8 @@ final class ItemList {
               ColourFieldCodec.SCHEMA,
               PictureCodec.SCHEMA,
               FilledPathCodec.SCHEMA,
-              ForegroundCutCodec.SCHEMA),
+              ForegroundCutCodec.SCHEMA,
+              InsetCodec.SCHEMA),
           ItemList::kind,
           new UnknownKind());
 
@@ -107,6 +109,11 @@ final class ItemList {
           @Override
           public String foregroundCut(ForegroundCut c) {
             return ForegroundCutCodec.SCHEMA.kind();
+          }
+
+          @Override
+          public String inset(Inset i) {
+            return InsetCodec.SCHEMA.kind();
           }
 
           @Override

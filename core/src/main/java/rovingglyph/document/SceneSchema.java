@@ -144,7 +144,7 @@ final class SceneSchema {
           .fallback(List.of())
           .about(
               "of the items that are in no group, back to front; what it leaves out stands on top,"
-                  + " the drawings, pictures, filled paths and colour fields first");
+                  + " the drawings, pictures, insets, filled paths and colour fields first");
 
   /** The whole document. */
   static final Schema<Scene> SCENE =
@@ -179,6 +179,7 @@ final class SceneSchema {
             List.copyOf(cues),
             v.get(BLUR),
             GroupCheck.stack(v.fields(), v.get(STACK), items, ItemList.places(entries)),
+            Map.of(),
             v.rest());
     SceneChecks.references(scene, entries, v.fields());
     KeyframeCheck.check(scene, ItemList.places(entries), v.fields().problems());

@@ -30,6 +30,7 @@ public final class Commands {
             Drawings.ALL,
             FilledPaths.ALL,
             ForegroundCuts.ALL,
+            Insets.ALL,
             Changes.ALL,
             NewPaths.ALL,
             PathCommands.ALL,

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import rovingglyph.frame.PreparedColourField;
+import rovingglyph.frame.PreparedInset;
 import rovingglyph.frame.PreparedPicture;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
@@ -28,6 +29,7 @@ import rovingglyph.scene.Drawing;
 import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
+import rovingglyph.scene.Inset;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Lettering;
@@ -161,6 +163,12 @@ final class Groups {
           @Override
           public Rect foregroundCut(ForegroundCut c) {
             return GuideContour.of(scene.path(c.path())).bounds();
+          }
+
+          @Override
+          public Rect inset(Inset i) {
+            Scene shown = scene.shown().get(i.scene());
+            return shown == null ? Rect.EMPTY : Place.map(i, 0).apply(PreparedInset.frame(shown));
           }
 
           @Override

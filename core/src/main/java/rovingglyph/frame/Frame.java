@@ -48,6 +48,8 @@ public final class Frame {
   private int entry = -1;
   private int steps;
   private Affine map = Affine.IDENTITY;
+  private int outlinesFrom;
+  private int imagesFrom;
 
   /** Where the entries of the open layers begin, outermost first. */
   private final List<Integer> layers = new ArrayList<>();
@@ -71,6 +73,23 @@ public final class Frame {
   /** What follows is given in pixels that this map brings to those of the scene. */
   void mapped(Affine inner) {
     map = inner;
+  }
+
+  /** The map that was given last. */
+  Affine map() {
+    return map;
+  }
+
+  /** What follows names outlines and pictures of another scene, which begin at these indexes. */
+  void beginInset(int firstOutline, int firstImage) {
+    outlinesFrom += firstOutline;
+    imagesFrom += firstImage;
+  }
+
+  /** Ends what {@link #beginInset} began with the same indexes. */
+  void endInset(int firstOutline, int firstImage) {
+    outlinesFrom -= firstOutline;
+    imagesFrom -= firstImage;
   }
 
   private void begin(Op op, int room) {
@@ -163,7 +182,16 @@ public final class Frame {
     begin(Op.FILL, 9 + 3 * p.offsets().length);
     Affine m = map.times(p.map());
     if (p.kind() == FramePaint.Kind.IMAGE) {
-      add(p.kind().ordinal(), p.alpha(), p.image(), m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+      add(
+          p.kind().ordinal(),
+          p.alpha(),
+          imagesFrom + p.image(),
+          m.a(),
+          m.b(),
+          m.c(),
+          m.d(),
+          m.e(),
+          m.f());
       return;
     }
     add(p.kind().ordinal(), p.alpha(), m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
@@ -176,7 +204,7 @@ public final class Frame {
   void outline(int index, double a, double b, double c, double d, double e, double f) {
     grow(STRIDE);
     int at = size;
-    numbers[size++] = index;
+    numbers[size++] = outlinesFrom + index;
     numbers[size++] = map.a() * a + map.c() * b;
     numbers[size++] = map.b() * a + map.d() * b;
     numbers[size++] = map.a() * c + map.c() * d;
@@ -184,7 +212,7 @@ public final class Frame {
     numbers[size++] = map.a() * e + map.c() * f + map.e();
     numbers[size++] = map.b() * e + map.d() * f + map.f();
     if (!layers.isEmpty()) {
-      Rect box = placed(at).apply(outlines.get(index).bounds());
+      Rect box = placed(at).apply(outlines.get(outlinesFrom + index).bounds());
       if (!box.isEmpty()) {
         include(box.left(), box.top());
         include(box.right(), box.bottom());
@@ -238,6 +266,13 @@ public final class Frame {
 
   void unclip() {
     begin(Op.UNCLIP, 0);
+  }
+
+  /** Ends a clip to a rectangle, in the pixels that are mapped, that holds all of the layer. */
+  void unclip(Rect all) {
+    unclip();
+    int box = layers.get(layers.size() - 1) + BOX;
+    put(box, boxAt(box).intersection(map.apply(all)));
   }
 
   /** Adds a piece to an area. */

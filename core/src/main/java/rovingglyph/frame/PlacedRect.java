@@ -39,6 +39,11 @@ public record PlacedRect(Rect box, Affine map) {
   /** Adds an area of it to a frame. */
   void fill(Frame frame, FramePaint paint) {
     frame.fill(paint);
+    add(frame);
+  }
+
+  /** Adds it to the area that is begun. */
+  void add(Frame frame) {
     frame.beginInline();
     frame.polygon(coordinates());
     frame.endInline();

@@ -14,6 +14,7 @@ import rovingglyph.scene.Cruise;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Inset;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
@@ -62,6 +63,14 @@ public final class Preparation {
     return new Preparation(scene, type, before).run();
   }
 
+  /** What has to be shaped for a scene and for those that are shown within it. */
+  public static List<RunRequest> requests(Scene scene) {
+    List<RunRequest> out = new ArrayList<>();
+    scene.letterings().forEach(l -> out.addAll(requests(l)));
+    scene.shown().values().forEach(s -> out.addAll(requests(s)));
+    return out;
+  }
+
   /** What has to be shaped for a lettering. */
   public static List<RunRequest> requests(Lettering l) {
     return new Compositor(l).requests();
@@ -96,8 +105,46 @@ public final class Preparation {
       }
       items.put(p.id(), new PreparedPicture(p, images.indexOf(p.image())));
     }
+    for (Inset i : scene.insets()) {
+      if (scene.shown().containsKey(i.scene())) {
+        items.put(i.id(), inset(i, items, images));
+      }
+    }
     return RideLandings.solved(
         new PreparedScene(solved, paths, inOrder, items, outlines, List.copyOf(images), Map.of()));
+  }
+
+  /** The outlines and pictures of a scene come once, however often it is shown. */
+  private PreparedInset inset(Inset i, Map<String, PreparedItem> items, List<String> images) {
+    Scene source = scene.shown().get(i.scene());
+    for (PreparedItem other : items.values()) {
+      if (other instanceof PreparedInset p && p.source() == source) {
+        return new PreparedInset(i, source, p.shown(), p.firstOutline(), p.firstImage());
+      }
+    }
+    PreparedScene shown = shownBefore(source);
+    PreparedInset out =
+        new PreparedInset(
+            i,
+            source,
+            shown == null ? prepare(source, type) : shown,
+            outlines.size(),
+            images.size());
+    outlines.addAll(out.shown().outlines());
+    images.addAll(out.shown().images());
+    return out;
+  }
+
+  /** A scene that was shown earlier, if it is the same still; else null. */
+  private PreparedScene shownBefore(Scene source) {
+    if (before != null) {
+      for (PreparedItem i : before.items().values()) {
+        if (i instanceof PreparedInset p && p.source() == source && p.isComplete()) {
+          return p.shown();
+        }
+      }
+    }
+    return null;
   }
 
   /** Prepares a lettering once, those that it follows before it. */

@@ -208,6 +208,13 @@ public record PreparedScene(
     return new PreparedScene(changed, paths, words, all, outlines, images, unsolved);
   }
 
+  /** Whether all texts have been shaped, those of scenes shown within it too. */
+  boolean isComplete() {
+    return letterings.size() == scene.letterings().size()
+        && items.values().stream()
+            .allMatch(i -> !(i instanceof PreparedInset inset) || inset.isComplete());
+  }
+
   PreparedScene withUnsolved(Map<String, List<Integer>> missing) {
     return new PreparedScene(scene, paths, letterings, items, outlines, images, missing);
   }

@@ -87,6 +87,9 @@ public sealed interface Item extends Animatable
     /** What to do with a foreground cut. */
     R foregroundCut(ForegroundCut c);
 
+    /** What to do with an inset. */
+    R inset(Inset i);
+
     /** What to do with an item of a kind that is not known. */
     R unknown(UnknownItem u);
   }

@@ -18,6 +18,8 @@ import java.util.function.UnaryOperator;
  * @param cues in order of time
  * @param items all of them by id, in the order of the document
  * @param stack ids of the items that are in no group, back to front
+ * @param shown the scenes that its insets show, by id, as far as they are at hand; no part of its
+ *     document
  */
 public record Scene(
     String name,
@@ -32,6 +34,7 @@ public record Scene(
     List<Cue> cues,
     Blur blur,
     List<String> stack,
+    Map<String, Scene> shown,
     UnknownFields extras) {
 
   /** At least one frame. */
@@ -83,6 +86,11 @@ public record Scene(
   /** The foreground cuts, in the order of the document. */
   public List<ForegroundCut> foregroundCuts() {
     return all(ForegroundCut.class);
+  }
+
+  /** The insets, in the order of the document. */
+  public List<Inset> insets() {
+    return all(Inset.class);
   }
 
   /** The groups, in the order of the document. */
@@ -252,6 +260,26 @@ public record Scene(
         cues,
         blur,
         stack,
+        shown,
+        extras);
+  }
+
+  /** The scene with others at hand that its insets show, by id. */
+  public Scene showing(Map<String, Scene> scenes) {
+    return new Scene(
+        name,
+        width,
+        height,
+        rate,
+        length,
+        background,
+        paths,
+        items,
+        templates,
+        cues,
+        blur,
+        stack,
+        Map.copyOf(scenes),
         extras);
   }
 
@@ -340,6 +368,7 @@ public record Scene(
         newCues,
         blur,
         newStack,
+        shown,
         extras);
   }
 }

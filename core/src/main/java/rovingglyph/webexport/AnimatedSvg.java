@@ -14,10 +14,12 @@ import rovingglyph.frame.CutArea;
 import rovingglyph.frame.Outlines;
 import rovingglyph.frame.PreparedColourField;
 import rovingglyph.frame.PreparedFilledPath;
+import rovingglyph.frame.PreparedInset;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedPicture;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.motion.Place;
@@ -29,6 +31,7 @@ import rovingglyph.scene.Effect;
 import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
+import rovingglyph.scene.Inset;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Matte;
@@ -46,16 +49,17 @@ import rovingglyph.scene.UnknownItem;
 public final class AnimatedSvg {
   private final PreparedScene prepared;
   private final Scene scene;
+  private final SvgClock clock;
   private final CssMotion motion;
   private final MovingValues values;
   private final String prefix;
-  private final StringBuilder style = new StringBuilder();
-  private final StringBuilder body = new StringBuilder();
+  private final StringBuilder style;
+  private final StringBuilder body;
   private final SharedMotions motions;
   private final PlacesSvg places;
   private final ShownSvg showing;
   private final Bitmaps bitmaps;
-  private final Map<String, String> bitmapIds = new LinkedHashMap<>();
+  private final Map<String, String> bitmapIds;
 
   /** Names of the items whose group is faded instead of themselves. */
   private final Set<String> fadedAsWhole = new HashSet<>();
@@ -74,13 +78,38 @@ public final class AnimatedSvg {
     this.prepared = prepared;
     this.bitmaps = bitmaps;
     this.scene = prepared.scene();
-    this.motion = new CssMotion(scene);
-    this.values = new MovingValues(scene, motion, style);
+    this.clock = SvgClock.of(scene);
+    this.style = new StringBuilder();
+    this.body = new StringBuilder();
+    this.bitmapIds = new LinkedHashMap<>();
+    this.motion = new CssMotion(clock);
+    this.values = new MovingValues(clock, motion, style);
     // Two exports set into one page must not share names.
     this.prefix = "g" + Integer.toHexString(SceneCodec.write(scene).hashCode() & 0xFFFFFF);
     this.motions = new SharedMotions(style, prefix);
-    this.places = new PlacesSvg(prepared, values, motions);
-    this.showing = new ShownSvg(scene.length(), style);
+    this.places = new PlacesSvg(prepared, clock, values, motions);
+    this.showing = new ShownSvg(clock, style);
+  }
+
+  /**
+   * What is shown within a scene, in the same file.
+   *
+   * @param name of the inset, which begins all names in it
+   */
+  private AnimatedSvg(AnimatedSvg round, PreparedInset inset, String name) {
+    this.prepared = inset.shown();
+    this.bitmaps = round.bitmaps;
+    this.scene = prepared.scene();
+    this.clock = round.clock.within(inset.inset(), inset.source());
+    this.style = round.style;
+    this.body = round.body;
+    this.bitmapIds = round.bitmapIds;
+    this.motion = new CssMotion(clock);
+    this.values = new MovingValues(clock, motion, style);
+    this.prefix = name;
+    this.motions = round.motions;
+    this.places = new PlacesSvg(prepared, clock, values, motions);
+    this.showing = new ShownSvg(clock, style);
   }
 
   /** The whole document of a scene; its pictures are left out. */
@@ -110,10 +139,12 @@ public final class AnimatedSvg {
           .append(colour(scene.background()))
           .append("\"/>\n");
     }
-    if (scene.items().values().stream().anyMatch(i -> !Outlines.effects(i).isEmpty())) {
+    if (hasOutlines(scene)) {
       style.append(Ink.properties());
     }
-    bitmaps();
+    Map<String, BitmapNeed> needs = new LinkedHashMap<>();
+    bitmaps(scene, 1, needs);
+    needs.forEach(this::bitmap);
     items(scene.stack());
     return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 "
         + scene.width()
@@ -128,23 +159,48 @@ public final class AnimatedSvg {
         + "</svg>\n";
   }
 
-  /** Every bitmap once, of the natural size of its picture, however often it is shown. */
-  private void bitmaps() {
-    for (String image : prepared.images()) {
-      List<Picture> showing =
-          scene.paintedPictures().stream().filter(p -> p.image().equals(image)).toList();
-      double width =
-          showing.stream().mapToDouble(p -> new PictureSvg(p, scene).widest()).max().orElse(0);
-      String address = showing.isEmpty() ? null : bitmaps.address(image, width);
-      if (address == null) {
-        continue;
-      }
-      String id = prefix + "-b" + bitmapIds.size();
-      bitmapIds.put(image, id);
-      body.append("<defs><image id=\"" + id + "\" preserveAspectRatio=\"none\" width=\"");
-      body.append(showing.get(0).pixelWidth() + "\" height=\"" + showing.get(0).pixelHeight());
-      body.append("\" href=\"" + address + "\"/></defs>\n");
+  private static boolean hasOutlines(Scene scene) {
+    return scene.items().values().stream().anyMatch(i -> !Outlines.effects(i).isEmpty())
+        || scene.shown().values().stream().anyMatch(AnimatedSvg::hasOutlines);
+  }
+
+  /**
+   * What a bitmap has to be.
+   *
+   * @param width so many pixels across are enough
+   * @param picture one that shows it
+   */
+  private record BitmapNeed(double width, Picture picture) {}
+
+  /**
+   * Adds the bitmaps that a scene shows, and those in the scenes that it shows.
+   *
+   * @param scale px of the file per px of the scene, at most
+   */
+  private static void bitmaps(Scene scene, double scale, Map<String, BitmapNeed> needs) {
+    for (Picture p : scene.paintedPictures()) {
+      double width = PictureSvg.widest(p, scene) * scale;
+      needs.merge(p.image(), new BitmapNeed(width, p), (a, b) -> a.width() >= b.width() ? a : b);
     }
+    for (Inset i : scene.insets()) {
+      Scene shown = scene.shown().get(i.scene());
+      if (shown != null) {
+        bitmaps(shown, scale * PlacesSvg.largest(i, scene), needs);
+      }
+    }
+  }
+
+  /** Every bitmap once, of the natural size of its picture, however often it is shown. */
+  private void bitmap(String image, BitmapNeed need) {
+    String address = bitmaps.address(image, need.width());
+    if (address == null) {
+      return;
+    }
+    String id = prefix + "-b" + bitmapIds.size();
+    bitmapIds.put(image, id);
+    body.append("<defs><image id=\"" + id + "\" preserveAspectRatio=\"none\" width=\"");
+    body.append(need.picture().pixelWidth() + "\" height=\"" + need.picture().pixelHeight());
+    body.append("\" href=\"" + address + "\"/></defs>\n");
   }
 
   private void items(List<String> ids) {
@@ -172,7 +228,7 @@ public final class AnimatedSvg {
       groups.add(whole(name, item));
     }
     String contents = contents(name, item);
-    AppearanceSvg appearance = new AppearanceSvg(prepared, item, name, values::own);
+    AppearanceSvg appearance = new AppearanceSvg(prepared, clock, item, name, values::own);
     body.append(appearance.glows(contents, groups));
     if (!shown.isEmpty()) {
       groups.remove(0);
@@ -221,7 +277,7 @@ public final class AnimatedSvg {
     List<Effect> effects = Outlines.effects(item);
     List<Ink> inks = new ArrayList<>();
     for (int i = 0; i < effects.size(); i++) {
-      inks.add(new Ink(item, effects.get(i), name + "-o" + i, scene, motions));
+      inks.add(new Ink(item, effects.get(i), name + "-o" + i, clock, motions));
     }
     if (item instanceof Lettering || inks.isEmpty()) {
       outlines = inks;
@@ -342,7 +398,7 @@ public final class AnimatedSvg {
       PreparedColourField field = new PreparedColourField(c, frame);
       Runnable rect =
           ink.isPlain()
-              ? () -> body.append(new ColourFieldSvg(field, scene).write(name + "-g"))
+              ? () -> body.append(new ColourFieldSvg(field, clock).write(name + "-g"))
               : () -> rectangle(field::box);
       if (c.area() == ColourField.Area.FRAME) {
         faded(name, c, () -> measured(t -> 1, rect));
@@ -359,7 +415,7 @@ public final class AnimatedSvg {
       if (!ink.isPlain()) {
         placed(name, p, () -> measured(t -> scale(p, t), () -> rectangle(seen::seen)));
       } else if (bitmap != null) {
-        PictureSvg picture = new PictureSvg(p, scene);
+        PictureSvg picture = new PictureSvg(p, clock);
         String own = name + "-p";
         placed(
             name, p, () -> body.append(picture.write(bitmap, own, values::own, values::animate)));
@@ -370,10 +426,10 @@ public final class AnimatedSvg {
     @Override
     public Void filledPath(FilledPath p) {
       PreparedFilledPath path = new PreparedFilledPath(p, prepared.paths().get(p.path()));
-      SmilAttribute none = new SmilAttribute(scene);
+      SmilAttribute none = new SmilAttribute(clock);
       Runnable shape =
           ink.isPlain()
-              ? () -> body.append(new FilledPathSvg(path, scene).write())
+              ? () -> body.append(new FilledPathSvg(path, clock).write())
               : () ->
                   body.append(
                       ink.shape(
@@ -394,7 +450,7 @@ public final class AnimatedSvg {
     private void part(ForegroundCut c) {
       String mask = name + "-cut";
       String shape =
-          new CutSvg(prepared.cutArea(c), scene).mask(mask, values::own, values::animate);
+          new CutSvg(prepared.cutArea(c), clock).mask(mask, values::own, values::animate);
       body.append("<mask id=\"" + mask + "\" maskUnits=\"userSpaceOnUse\" ");
       body.append(AppearanceSvg.EVERYWHERE + ">")
           .append(places.area(mask, c, shape))
@@ -405,7 +461,7 @@ public final class AnimatedSvg {
     }
 
     private void ink(ForegroundCut c) {
-      SmilAttribute none = new SmilAttribute(scene);
+      SmilAttribute none = new SmilAttribute(clock);
       CutArea area = prepared.cutArea(c);
       String shape =
           ink.shape(
@@ -417,9 +473,38 @@ public final class AnimatedSvg {
     }
 
     @Override
+    public Void inset(Inset i) {
+      PreparedInset inset = (PreparedInset) prepared.items().get(i.id());
+      Rect frame = PreparedInset.frame(inset.source());
+      placed(
+          name,
+          i,
+          ink.isPlain()
+              ? () -> shown(name, inset)
+              : () -> measured(t -> scale(i, t), () -> rectangle(t -> frame)));
+      return null;
+    }
+
+    @Override
     public Void unknown(UnknownItem u) {
       return null;
     }
+  }
+
+  /** A scene that is shown in this one, by itself and within its frame. */
+  private void shown(String name, PreparedInset inset) {
+    Scene source = inset.source();
+    String frame = name + "-frame";
+    String rect = "<rect width=\"" + source.width() + "\" height=\"" + source.height() + "\"";
+    body.append("<clipPath id=\"" + frame + "\">" + rect + "/></clipPath>\n");
+    body.append("<g transform=\"translate(" + Decimal.text(-source.width() / 2.0, 1) + " ");
+    body.append(Decimal.text(-source.height() / 2.0, 1) + ")\" style=\"isolation:isolate\"");
+    body.append(" clip-path=\"url(#" + frame + ")\">\n");
+    if (inset.solid()) {
+      body.append(rect + " fill=\"" + colour(source.background()) + "\"/>\n");
+    }
+    new AnimatedSvg(this, inset, name).items(inset.shown().scene().stack());
+    body.append("</g>\n");
   }
 
   /** Begins the group that is blended and comes and goes; empty for an item that needs none. */
@@ -449,7 +534,7 @@ public final class AnimatedSvg {
     boolean turned = l.seats().path().moves() || rotation.stagger() != null;
     String turn = turned ? "" : values.turn(name, rotation, l.centre(l.values(0)), animations);
     String fade = l.fadesByLetter() ? "" : fade(name, opacity, animations);
-    LetteringSvg svg = new LetteringSvg(l, scene, motion, motions, name, turned, style, animations);
+    LetteringSvg svg = new LetteringSvg(l, clock, motion, motions, name, turned, style, animations);
     String letters = ink.isPlain() ? svg.write(outlines) : svg.write(ink, unit);
     values.animate(name, animations);
     String fill = colour((int) l.values(0).get(Channel.FILL));
@@ -474,7 +559,7 @@ public final class AnimatedSvg {
 
   private void rectangle(DoubleFunction<Rect> box) {
     DoubleFunction<Rect> there = t -> box.apply(t).isEmpty() ? new Rect(0, 0, 0, 0) : box.apply(t);
-    SmilAttribute rect = SmilAttribute.rectangle(scene, 0.05, there);
+    SmilAttribute rect = SmilAttribute.rectangle(clock, 0.05, there);
     body.append(ink.shape("", 1, 1, (a, style) -> rect.element("rect", a + Ink.style(style), "")));
   }
 

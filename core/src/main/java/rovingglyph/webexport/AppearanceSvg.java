@@ -32,6 +32,7 @@ final class AppearanceSvg {
 
   private final PreparedScene prepared;
   private final Scene scene;
+  private final SvgClock clock;
   private final Item item;
   private final String name;
   private final Values values;
@@ -45,9 +46,10 @@ final class AppearanceSvg {
     String own(String name, AnimatedValue m, double tolerance, List<String> animations);
   }
 
-  AppearanceSvg(PreparedScene prepared, Item item, String name, Values values) {
+  AppearanceSvg(PreparedScene prepared, SvgClock clock, Item item, String name, Values values) {
     this.prepared = prepared;
     this.scene = prepared.scene();
+    this.clock = clock;
     this.item = item;
     this.name = name;
     this.values = values;
@@ -81,7 +83,8 @@ final class AppearanceSvg {
     for (Effect e : effects) {
       if (e.kind() == Effect.Kind.CAST_SHADOW) {
         String own = name + "-cast" + effects.indexOf(e);
-        out.append(new CastShadowSvg(prepared, item, e, own).write(contents, values, animate));
+        out.append(
+            new CastShadowSvg(prepared, clock, item, e, own).write(contents, values, animate));
       }
     }
     if (Appearance.shades(item)) {
@@ -148,7 +151,7 @@ final class AppearanceSvg {
   }
 
   private void filtered(StringBuilder out, List<Effect> effects) {
-    FilterSvg f = new FilterSvg(item, scene);
+    FilterSvg f = new FilterSvg(item, clock);
     effects.stream().filter(e -> !e.isBlendedGlow()).forEach(f::add);
     if (!f.primitives().isEmpty()) {
       out.append(filter(name + "-filter", f));
@@ -171,7 +174,7 @@ final class AppearanceSvg {
         continue;
       }
       String id = name + "-glow" + effects.indexOf(e);
-      FilterSvg f = new FilterSvg(item, scene);
+      FilterSvg f = new FilterSvg(item, clock);
       effects.subList(0, effects.indexOf(e)).stream()
           .filter(b -> !b.isBlendedGlow())
           .forEach(f::add);
@@ -256,7 +259,7 @@ final class AppearanceSvg {
         + "\""
         + style
         + ">"
-        + SmilShapes.contour("<path", path.moves(), path::at, "", scene)
+        + SmilShapes.contour("<path", path.moves(), path::at, "", clock)
         + "</g></mask>\n";
   }
 }

@@ -10,7 +10,6 @@ import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.Item;
-import rovingglyph.scene.Scene;
 
 /** The shadow that an item throws on a ground, as frames have it: the item again, in bands. */
 final class CastShadowSvg {
@@ -21,17 +20,17 @@ final class CastShadowSvg {
   private final PreparedScene prepared;
   private final Item item;
   private final Effect effect;
-  private final Scene scene;
+  private final SvgClock clock;
   private final String name;
 
   /**
    * @param name of what belongs to this effect alone
    */
-  CastShadowSvg(PreparedScene prepared, Item item, Effect effect, String name) {
+  CastShadowSvg(PreparedScene prepared, SvgClock clock, Item item, Effect effect, String name) {
     this.prepared = prepared;
     this.item = item;
     this.effect = effect;
-    this.scene = prepared.scene();
+    this.clock = clock;
     this.name = name;
   }
 
@@ -71,7 +70,7 @@ final class CastShadowSvg {
       out.append(
           "\"><rect x=\"-20000\" y=\"-20000\" width=\"40000\" height=\"20000\" fill=\"url(#");
       out.append(mask + "-g)\"/></g></mask>\n");
-      FilterSvg f = new FilterSvg(item, scene);
+      FilterSvg f = new FilterSvg(item, clock);
       f.shadeAlone(effect, CastShadow.stop(i));
       out.append(AppearanceSvg.filter(filter, f.primitives(), region));
       String blend = i == 0 ? "" : " style=\"mix-blend-mode:plus-lighter\"";
@@ -110,13 +109,13 @@ final class CastShadowSvg {
     for (int i = 0; i < CastShadow.stops(); i++) {
       int stop = i;
       SmilAttribute attributes =
-          new SmilAttribute(scene)
+          new SmilAttribute(clock)
               .fixed("offset", Decimal.text(CastShadow.stop(i), 5))
               .fixed("stop-color", "#fff")
               .number("stop-opacity", SHARE, t -> CastShadow.seen(bands, band, stop, at(t).fade()));
       stops.append(attributes.element("stop", ""));
     }
-    return new SmilAttribute(scene)
+    return new SmilAttribute(clock)
         .fixed("id", id)
         .fixed("gradientUnits", "userSpaceOnUse")
         .fixed("x1", "0")

@@ -5,7 +5,6 @@ import rovingglyph.geometry.Point;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Gradient;
-import rovingglyph.scene.Scene;
 
 /** A colour field as a rectangle in its own pixels, with its gradient. */
 final class ColourFieldSvg {
@@ -14,19 +13,19 @@ final class ColourFieldSvg {
 
   private final PreparedColourField prepared;
   private final ColourField field;
-  private final Scene scene;
+  private final SvgClock clock;
 
-  ColourFieldSvg(PreparedColourField prepared, Scene scene) {
+  ColourFieldSvg(PreparedColourField prepared, SvgClock clock) {
     this.prepared = prepared;
     this.field = prepared.field();
-    this.scene = scene;
+    this.clock = clock;
   }
 
   /**
    * @param name of the gradient, if there is one
    */
   String write(String name) {
-    SmilAttribute box = SmilAttribute.rectangle(scene, TOLERANCE, prepared::box);
+    SmilAttribute box = SmilAttribute.rectangle(clock, TOLERANCE, prepared::box);
     if (field.fill().kind() == Gradient.Kind.PLAIN) {
       return box.colour("fill", prepared::colour).element("rect", "");
     }
@@ -37,7 +36,7 @@ final class ColourFieldSvg {
   private String gradient(String name) {
     boolean linear = field.fill().kind() == Gradient.Kind.LINEAR;
     SmilAttribute ends =
-        new SmilAttribute(scene)
+        new SmilAttribute(clock)
             .number(linear ? "x1" : "cx", TOLERANCE, t -> from(t).x())
             .number(linear ? "y1" : "cy", TOLERANCE, t -> from(t).y());
     if (linear) {

@@ -9,14 +9,13 @@ import rovingglyph.motion.Timeline;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Easing;
 import rovingglyph.scene.Keyframe;
-import rovingglyph.scene.Scene;
 
 /** Movables as CSS keyframes over one run of the scene. */
 final class CssMotion {
-  private final Scene scene;
+  private final SvgClock clock;
 
-  CssMotion(Scene scene) {
-    this.scene = scene;
+  CssMotion(SvgClock clock) {
+    this.clock = clock;
   }
 
   /**
@@ -27,10 +26,10 @@ final class CssMotion {
    */
   String keyframes(String name, AnimatedValue m, double tolerance, DoubleFunction<String> declare) {
     StringBuilder out = new StringBuilder("@keyframes ").append(name).append('{');
-    double end = scene.length();
-    if (!inCss(m)) {
+    double end = clock.length();
+    if (!clock.isPlain() || !inCss(m)) {
       sampled(out, m, 0, tolerance, declare);
-      stop(out, 1, declare.apply(Timeline.value(m, end)), null);
+      stop(out, 1, declare.apply(Timeline.value(m, clock.local(end))), null);
       return out.append("}\n").toString();
     }
     List<Keyframe> keys = m.keyframes();
@@ -75,16 +74,16 @@ final class CssMotion {
       double from,
       double tolerance,
       DoubleFunction<String> declare) {
-    double length = scene.length() - from;
+    double length = clock.length() - from;
     Track track =
         Samples.of(
-            t -> new double[] {Timeline.value(m, from + t)},
+            t -> new double[] {Timeline.value(m, clock.local(from + t))},
             (a, b) -> Math.abs(a[0] - b[0]),
             tolerance,
             length,
-            1 / scene.rate().perSecond());
+            clock.step());
     for (int i : track.stops(tolerance * 0.6)) {
-      double share = (from + track.times()[i]) / scene.length();
+      double share = (from + track.times()[i]) / clock.length();
       if (share < 1) {
         stop(out, share, declare.apply(track.states()[i][0]), Easing.LINEAR);
       }

@@ -7,18 +7,17 @@ import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Scene;
 
 /** The area of a foreground cut in the pixels of its path. */
 final class CutSvg {
   private static final double TOLERANCE = 0.05;
 
   private final CutArea area;
-  private final Scene scene;
+  private final SvgClock clock;
 
-  CutSvg(CutArea area, Scene scene) {
+  CutSvg(CutArea area, SvgClock clock) {
     this.area = area;
-    this.scene = scene;
+    this.clock = clock;
   }
 
   /** Begins the group of the path's pixels within those of the item that is cut. */
@@ -44,7 +43,7 @@ final class CutSvg {
     StringBuilder out = new StringBuilder();
     out.append("<g class=\"" + name + "-soft\"" + style + ">");
     out.append(
-        new SmilAttribute(scene)
+        new SmilAttribute(clock)
             .fixed("fill", "#fff")
             .contour(area.path().moves(), area::edge, ""));
     AnimatedValue grow = area.cut().movable(Channel.GROW);
@@ -59,7 +58,7 @@ final class CutSvg {
 
   /** A line along the edge, which adds to the area or takes away from it. */
   private String line(String colour, int sign) {
-    return new SmilAttribute(scene)
+    return new SmilAttribute(clock)
         .fixed("fill", "none")
         .fixed("stroke", colour)
         .fixed("stroke-linejoin", "round")

@@ -9,7 +9,6 @@ import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
@@ -36,7 +35,7 @@ final class DrivenLetters {
   private final Lettering lettering;
   private final RowLayout row;
   private final Contour contour;
-  private final Scene scene;
+  private final SvgClock clock;
   private final CssMotion motion;
   private final String name;
   private final String group;
@@ -52,7 +51,7 @@ final class DrivenLetters {
   DrivenLetters(
       PreparedLettering prepared,
       RowLayout row,
-      Scene scene,
+      SvgClock clock,
       CssMotion motion,
       String name,
       String group) {
@@ -60,7 +59,7 @@ final class DrivenLetters {
     this.lettering = prepared.lettering();
     this.row = row;
     this.contour = row.contour();
-    this.scene = scene;
+    this.clock = clock;
     this.motion = motion;
     this.name = name;
     this.group = group;
@@ -123,8 +122,8 @@ final class DrivenLetters {
   /** How far letters go past the ends, with room to spare: the path is made longer by that. */
   private double outrun() {
     double past = 0;
-    for (int f = 0; f <= scene.frameCount(); f++) {
-      RowLayout s = row.with(prepared.values(scene.rate().timeOf(f)));
+    for (int f = 0; f <= clock.frames(); f++) {
+      RowLayout s = row.with(prepared.values(clock.frame(f)));
       past = Math.max(past, Math.max(-s.tail(), s.head() - contour.length()));
     }
     return past <= 0 ? 0 : Math.ceil(past * 1.1 + 100);

@@ -3,7 +3,6 @@ package rovingglyph.webexport;
 import rovingglyph.frame.PreparedFilledPath;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.FilledPath;
-import rovingglyph.scene.Scene;
 import rovingglyph.schema.Spelling;
 
 /** A filled path as a path of SVG's own. */
@@ -12,16 +11,16 @@ final class FilledPathSvg {
   private static final double TOLERANCE = 0.05;
 
   private final PreparedFilledPath prepared;
-  private final Scene scene;
+  private final SvgClock clock;
 
-  FilledPathSvg(PreparedFilledPath prepared, Scene scene) {
+  FilledPathSvg(PreparedFilledPath prepared, SvgClock clock) {
     this.prepared = prepared;
-    this.scene = scene;
+    this.clock = clock;
   }
 
   String write() {
     FilledPath item = prepared.item();
-    SmilAttribute out = new SmilAttribute(scene);
+    SmilAttribute out = new SmilAttribute(clock);
     if (item.filled()) {
       out.colour("fill", t -> prepared.colour(Channel.FILL, t));
     } else {

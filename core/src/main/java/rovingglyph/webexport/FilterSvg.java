@@ -7,7 +7,6 @@ import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.Item;
-import rovingglyph.scene.Scene;
 import rovingglyph.schema.Spelling;
 
 /**
@@ -24,14 +23,14 @@ final class FilterSvg {
   private static final double SHARE = 0.003;
 
   private final Item item;
-  private final Scene scene;
+  private final SvgClock clock;
   private final StringBuilder out = new StringBuilder();
   private String last = "SourceGraphic";
   private int results;
 
-  FilterSvg(Item item, Scene scene) {
+  FilterSvg(Item item, SvgClock clock) {
     this.item = item;
-    this.scene = scene;
+    this.clock = clock;
   }
 
   /** The primitives, whose result is the last of them. */
@@ -69,7 +68,7 @@ final class FilterSvg {
   void shadeAlone(Effect e, double share) {
     DoubleUnaryOperator deviation = t -> value(e, Effect.DEVIATION, t) * share;
     last = share == 0 ? last : blur(last, deviation);
-    String flood = named("feFlood", new SmilAttribute(scene).colour("flood-color", colour(e)), "");
+    String flood = named("feFlood", new SmilAttribute(clock).colour("flood-color", colour(e)), "");
     last = composite(flood, last, "in");
   }
 
@@ -88,7 +87,7 @@ final class FilterSvg {
   }
 
   private SmilAttribute in(String name) {
-    return new SmilAttribute(scene).fixed("in", name);
+    return new SmilAttribute(clock).fixed("in", name);
   }
 
   private String blur(String of, Effect e) {
@@ -101,7 +100,7 @@ final class FilterSvg {
 
   private String stronger(String of, Effect e) {
     SmilAttribute slope =
-        new SmilAttribute(scene)
+        new SmilAttribute(clock)
             .fixed("type", "linear")
             .number("slope", SHARE, t -> value(e, Effect.STRENGTH, t) / 100);
     return named("feComponentTransfer", in(of), slope.element("feFuncA", ""));
@@ -110,7 +109,7 @@ final class FilterSvg {
   /** The shape of something in the colour and opacity of an effect. */
   private String coloured(String shape, Effect e) {
     SmilAttribute flood =
-        new SmilAttribute(scene)
+        new SmilAttribute(clock)
             .colour("flood-color", colour(e))
             .number("flood-opacity", SHARE, t -> value(e, Effect.OPACITY, t) / 100);
     return composite(named("feFlood", flood, ""), shape, "in");

@@ -8,7 +8,6 @@ import rovingglyph.geometry.Decimal;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.Item;
-import rovingglyph.scene.Scene;
 import rovingglyph.schema.Spelling;
 
 /**
@@ -31,7 +30,7 @@ final class Ink {
   private final Item item;
   private final Effect effect;
   private final String name;
-  private final Scene scene;
+  private final SvgClock clock;
   private final SharedMotions motions;
   private int written;
 
@@ -49,11 +48,11 @@ final class Ink {
    *
    * @param name of its own, for what it names
    */
-  Ink(Item item, Effect effect, String name, Scene scene, SharedMotions motions) {
+  Ink(Item item, Effect effect, String name, SvgClock clock, SharedMotions motions) {
     this.item = item;
     this.effect = effect;
     this.name = name;
-    this.scene = scene;
+    this.clock = clock;
     this.motions = motions;
   }
 
@@ -145,8 +144,8 @@ final class Ink {
     }
     double times = side() == Effect.LineSide.CENTRED ? 1 : 2;
     double largest = 0;
-    for (int f = 0; f < scene.frameCount(); f++) {
-      largest = Math.max(largest, unit.applyAsDouble(scene.rate().timeOf(f)));
+    for (int f = 0; f < clock.frames(); f++) {
+      largest = Math.max(largest, unit.applyAsDouble(clock.frame(f)));
     }
     List<String> declared = new ArrayList<>();
     List<String> animations = new ArrayList<>();
@@ -287,8 +286,7 @@ final class Ink {
       Declare declare,
       List<String> declared,
       List<String> animations) {
-    Track track =
-        Samples.of(source::at, Ink::apart, tolerance, scene.length(), 1 / scene.rate().perSecond());
+    Track track = clock.samples(source::at, Ink::apart, tolerance);
     if (track.still(tolerance / 100)) {
       declared.add(declare.of(track.states()[0]));
     } else {

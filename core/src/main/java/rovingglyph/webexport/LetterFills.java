@@ -9,7 +9,6 @@ import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Filling;
 import rovingglyph.scene.Gradient;
-import rovingglyph.scene.Scene;
 import rovingglyph.seat.RowLayout;
 
 /**
@@ -25,7 +24,7 @@ final class LetterFills {
 
   private final PreparedLettering prepared;
   private final Filling filling;
-  private final Scene scene;
+  private final SvgClock clock;
   private final String name;
   private final boolean turned;
   private final Map<String, String> written = new HashMap<>();
@@ -42,10 +41,10 @@ final class LetterFills {
    * @param name of its own
    * @param turned whether the rotation is part of every letter's place
    */
-  LetterFills(PreparedLettering prepared, Scene scene, String name, boolean turned) {
+  LetterFills(PreparedLettering prepared, SvgClock clock, String name, boolean turned) {
     this.prepared = prepared;
     this.filling = prepared.lettering().filling();
-    this.scene = scene;
+    this.clock = clock;
     this.name = name;
     this.turned = turned;
     if (filling.isGraded()) {
@@ -90,7 +89,7 @@ final class LetterFills {
     boolean linear = filling.kind() == Filling.Kind.LINEAR;
     double tolerance = TOLERANCE / scale;
     int places = (int) Math.min(6, Math.max(0, Math.ceil(Math.log10(scale)) + 2));
-    SmilAttribute a = new SmilAttribute(scene).places(places);
+    SmilAttribute a = new SmilAttribute(clock).places(places);
     a.number(linear ? "x1" : "cx", tolerance, t -> end(row, letter, t, 0, units).x());
     a.number(linear ? "y1" : "cy", tolerance, t -> end(row, letter, t, 0, units).y());
     if (linear) {

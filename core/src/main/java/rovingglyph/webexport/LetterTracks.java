@@ -9,7 +9,6 @@ import rovingglyph.frame.PreparedLettering;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
@@ -38,7 +37,7 @@ final class LetterTracks {
   private static final int MOST_KNOWN = 12_000;
 
   private final PreparedLettering prepared;
-  private final Scene scene;
+  private final SvgClock clock;
   private final boolean turned;
   private final boolean faded;
   private final boolean bent;
@@ -73,9 +72,9 @@ final class LetterTracks {
    * @param turned whether the rotation is part of every place
    * @param faded whether the opacity is part of every letter's look
    */
-  LetterTracks(PreparedLettering prepared, Scene scene, boolean turned, boolean faded) {
+  LetterTracks(PreparedLettering prepared, SvgClock clock, boolean turned, boolean faded) {
     this.prepared = prepared;
-    this.scene = scene;
+    this.clock = clock;
     this.turned = turned;
     this.faded = faded;
     this.bent = prepared.lettering().seat().method() == Seat.GlyphMethod.BENT;
@@ -141,8 +140,8 @@ final class LetterTracks {
   /** Finds how many letters there are at most, which ones, and how far they reach. */
   private int[] look() {
     List<List<Letter>> rows = new ArrayList<>();
-    for (int f = 0; f < scene.frameCount(); f++) {
-      List<RowLayout> now = rows(scene.rate().timeOf(f));
+    for (int f = 0; f < clock.frames(); f++) {
+      List<RowLayout> now = rows(clock.frame(f));
       for (int r = 0; r < now.size(); r++) {
         if (r == rows.size()) {
           rows.add(new ArrayList<>());
@@ -199,12 +198,10 @@ final class LetterTracks {
     int row = row(i);
     Point moved = prepared.seats().moved(row);
     int k = i - starts[row];
-    return Samples.of(
+    return clock.samples(
         time -> state(rows(time), row, k, kind, moved),
         (a, b) -> distance(kind, a, b),
-        SampledLetters.TOLERANCE,
-        scene.length(),
-        1 / scene.rate().perSecond());
+        SampledLetters.TOLERANCE);
   }
 
   private double[] state(List<RowLayout> rows, int row, int k, int kind, Point moved) {

@@ -5,7 +5,6 @@ import java.util.Collections;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import rovingglyph.frame.PreparedLettering;
-import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 import rovingglyph.seat.RowLayout;
 
@@ -15,7 +14,7 @@ import rovingglyph.seat.RowLayout;
  */
 final class LetteringSvg {
   private final PreparedLettering prepared;
-  private final Scene scene;
+  private final SvgClock clock;
   private final SharedMotions motions;
   private final String name;
   private final boolean turned;
@@ -32,7 +31,7 @@ final class LetteringSvg {
    */
   LetteringSvg(
       PreparedLettering prepared,
-      Scene scene,
+      SvgClock clock,
       CssMotion motion,
       SharedMotions motions,
       String name,
@@ -40,16 +39,16 @@ final class LetteringSvg {
       StringBuilder style,
       List<String> animations) {
     this.prepared = prepared;
-    this.scene = scene;
+    this.clock = clock;
     this.motions = motions;
     this.name = name;
     this.turned = turned;
     this.rows = prepared.rows(prepared.values(0));
-    this.fills = new LetterFills(prepared, scene, name + "-f", turned);
+    this.fills = new LetterFills(prepared, clock, name + "-f", turned);
     if (DrivenLetters.canExpressInCss(prepared)) {
       for (int i = 0; i < rows.size(); i++) {
         DrivenLetters d =
-            new DrivenLetters(prepared, rows.get(i), scene, motion, name, name + "-r" + i);
+            new DrivenLetters(prepared, rows.get(i), clock, motion, name, name + "-r" + i);
         if (i == 0) {
           d.drive(style, animations);
         }
@@ -59,14 +58,14 @@ final class LetteringSvg {
       this.sampled = null;
     } else {
       boolean faded = prepared.fadesByLetter();
-      this.sampled = new SampledLetters(prepared, scene, motions, fills, turned, faded);
+      this.sampled = new SampledLetters(prepared, clock, motions, fills, turned, faded);
     }
   }
 
   /** All of it as it is. */
   String write(List<Ink> outlines) {
     for (int i = 0; i < rows.size() && prepared.lettering().letterEffects().trail() != null; i++) {
-      out.append(new TrailFrames(prepared, scene, motions, i, turned).path());
+      out.append(new TrailFrames(prepared, clock, motions, i, turned).path());
     }
     List<Ink> beneath = new ArrayList<>(outlines.stream().filter(Ink::isBeneath).toList());
     Collections.reverse(beneath);

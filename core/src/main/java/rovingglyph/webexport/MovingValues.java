@@ -6,7 +6,6 @@ import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Scene;
 import rovingglyph.scene.Transformed;
 
 /**
@@ -19,12 +18,12 @@ final class MovingValues {
 
   private static final double SCALE = 3e-5;
 
-  private final Scene scene;
+  private final SvgClock clock;
   private final CssMotion motion;
   private final StringBuilder style;
 
-  MovingValues(Scene scene, CssMotion motion, StringBuilder style) {
-    this.scene = scene;
+  MovingValues(SvgClock clock, CssMotion motion, StringBuilder style) {
+    this.clock = clock;
     this.motion = motion;
     this.style = style;
   }
@@ -108,7 +107,7 @@ final class MovingValues {
     if (animations.isEmpty()) {
       return;
     }
-    String each = " " + Decimal.text(scene.length(), 6) + "s linear infinite";
+    String each = " " + Decimal.text(clock.length(), 6) + "s linear infinite";
     style
         .append('.' + name + "{animation:")
         .append(String.join(each + ",", animations))

@@ -22,19 +22,20 @@ final class PictureSvg {
 
   private final PreparedPicture prepared;
   private final Picture picture;
-  private final Scene scene;
+  private final SvgClock clock;
 
-  PictureSvg(Picture picture, Scene scene) {
+  PictureSvg(Picture picture, SvgClock clock) {
     this.prepared = new PreparedPicture(picture, 0);
     this.picture = picture;
-    this.scene = scene;
+    this.clock = clock;
   }
 
   /**
    * The widest that all of the picture is shown in any frame, in px of the scene: so many pixels
    * are enough.
    */
-  double widest() {
+  static double widest(Picture picture, Scene scene) {
+    PreparedPicture prepared = new PreparedPicture(picture, 0);
     GroupTransform groups = GroupTransform.of(scene, picture.id());
     double most = 1;
     for (int i = 0; i < scene.frameCount(); i++) {
@@ -83,7 +84,7 @@ final class PictureSvg {
   /** What is left of it, in pixels of the bitmap. */
   private String crop(String id) {
     SmilAttribute left =
-        new SmilAttribute(scene)
+        new SmilAttribute(clock)
             .number("x", TOLERANCE, t -> cropped(t)[0])
             .number("y", TOLERANCE, t -> cropped(t)[1])
             .number("width", TOLERANCE, t -> cropped(t)[2])

@@ -2,8 +2,10 @@ package rovingglyph.webexport;
 
 import java.util.ArrayList;
 import java.util.List;
+import rovingglyph.frame.GroupTransform;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Affine;
+import rovingglyph.motion.Place;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
@@ -14,19 +16,23 @@ import rovingglyph.scene.Transformed;
 final class PlacesSvg {
   private final PreparedScene prepared;
   private final Scene scene;
+  private final SvgClock clock;
   private final MovingValues values;
   private final SharedMotions motions;
 
-  PlacesSvg(PreparedScene prepared, MovingValues values, SharedMotions motions) {
+  PlacesSvg(PreparedScene prepared, SvgClock clock, MovingValues values, SharedMotions motions) {
     this.prepared = prepared;
     this.scene = prepared.scene();
+    this.clock = clock;
     this.values = values;
     this.motions = motions;
   }
 
   /** What an item is, where the path that carries it brings it. */
   String carried(Item item, String contents) {
-    return copies(item) == 0 ? contents : new RideSvg(prepared, item, motions).write(contents);
+    return copies(item) == 0
+        ? contents
+        : new RideSvg(prepared, clock, item, motions).write(contents);
   }
 
   /** How many of it are carried along a path; 0 where none carries it. */
@@ -75,7 +81,7 @@ final class PlacesSvg {
     if (copies(g) == 0) {
       return own;
     }
-    String carried = new RideSvg(prepared, g, motions).begin(0, back);
+    String carried = new RideSvg(prepared, clock, g, motions).begin(0, back);
     return back ? own + carried : carried + own;
   }
 
@@ -84,7 +90,7 @@ final class PlacesSvg {
     Item source = scene.item(c.source());
     StringBuilder begun = new StringBuilder();
     if (copies(source) > 0) {
-      begun.append(new RideSvg(prepared, source, motions).begin(0, false));
+      begun.append(new RideSvg(prepared, clock, source, motions).begin(0, false));
     }
     if (source instanceof Transformed t) {
       List<String> animations = new ArrayList<>();
@@ -93,8 +99,20 @@ final class PlacesSvg {
       values.animate(own, animations);
       begun.append("<g class=\"" + own + "\"" + Ink.style(place) + ">\n");
     }
-    begun.append(new CutSvg(prepared.cutArea(c), scene).inSource());
+    begun.append(new CutSvg(prepared.cutArea(c), clock).inSource());
     return elsewhere(name, c, c.source(), "", closed(begun, contents));
+  }
+
+  /** The most px of the frame that one of something's own is in any frame. */
+  static double largest(Transformed item, Scene scene) {
+    GroupTransform groups = GroupTransform.of(scene, item.id());
+    double most = 0;
+    for (int i = 0; i < scene.frameCount(); i++) {
+      double t = scene.rate().timeOf(i);
+      Affine m = groups.map(t).times(Place.map(item, t));
+      most = Math.max(most, Math.max(Math.hypot(m.a(), m.b()), Math.hypot(m.c(), m.d())));
+    }
+    return most;
   }
 
   /** Px round a cut of one of its path's. */

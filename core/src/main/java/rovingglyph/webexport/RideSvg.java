@@ -17,6 +17,7 @@ final class RideSvg {
 
   private final Item item;
   private final Scene scene;
+  private final SvgClock clock;
   private final Carriage carriage;
   private final SharedMotions motions;
   private final Point from;
@@ -27,9 +28,10 @@ final class RideSvg {
   /**
    * @param item one that a path carries
    */
-  RideSvg(PreparedScene prepared, Item item, SharedMotions motions) {
+  RideSvg(PreparedScene prepared, SvgClock clock, Item item, SharedMotions motions) {
     this.item = item;
     this.scene = prepared.scene();
+    this.clock = clock;
     this.carriage = prepared.carriage(item);
     this.motions = motions;
     this.from = item.properties().ride().point();
@@ -61,13 +63,7 @@ final class RideSvg {
    */
   String begin(int copy, boolean back) {
     double[] last = {0};
-    Track track =
-        Samples.of(
-            t -> state(copy, t, last),
-            this::apart,
-            TOLERANCE,
-            scene.length(),
-            1 / scene.rate().perSecond());
+    Track track = clock.samples(t -> state(copy, t, last), this::apart, TOLERANCE);
     String style =
         track.still(TOLERANCE / 100)
             ? declared(track.states()[0], back)

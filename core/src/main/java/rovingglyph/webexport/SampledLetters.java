@@ -8,7 +8,6 @@ import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Scene;
 import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 import rovingglyph.type.Outline;
@@ -37,7 +36,7 @@ final class SampledLetters {
    */
   SampledLetters(
       PreparedLettering prepared,
-      Scene scene,
+      SvgClock clock,
       SharedMotions motions,
       LetterFills fills,
       boolean turned,
@@ -45,7 +44,7 @@ final class SampledLetters {
     this.prepared = prepared;
     this.motions = motions;
     this.fills = fills;
-    this.tracks = new LetterTracks(prepared, scene, turned, faded);
+    this.tracks = new LetterTracks(prepared, clock, turned, faded);
     this.bent = tracks.bent();
   }
 

@@ -37,7 +37,8 @@ final class SharedMotions {
    */
   String animation(
       String family, Track track, double tolerance, Function<double[], String> declare) {
-    List<Rule> others = families.computeIfAbsent(family, k -> new ArrayList<>());
+    List<Rule> others =
+        families.computeIfAbsent(family + " " + track.length(), k -> new ArrayList<>());
     for (int i = 0; i < Math.min(others.size(), MOST_COMPARED); i++) {
       double behind = track.behind(others.get(i).track, tolerance * 0.6);
       if (!Double.isNaN(behind)) {

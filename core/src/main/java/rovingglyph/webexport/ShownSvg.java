@@ -6,15 +6,14 @@ import rovingglyph.scene.ItemProperties;
 
 /** When items are there, as classes of groups. */
 final class ShownSvg {
-  private final double end;
+  private final SvgClock clock;
   private final StringBuilder style;
 
   /**
-   * @param end of the scene, seconds
    * @param style the style sheet
    */
-  ShownSvg(double end, StringBuilder style) {
-    this.end = end;
+  ShownSvg(SvgClock clock, StringBuilder style) {
+    this.clock = clock;
     this.style = style;
   }
 
@@ -35,12 +34,10 @@ final class ShownSvg {
    */
   private void rule(String name, ItemProperties p) {
     StringBuilder stops = new StringBuilder();
-    stops.append("0%{opacity:").append(p.shownAt(0) ? 1 : 0).append('}');
-    for (double t : new double[] {p.shownFrom(), p.shownTo()}) {
-      if (t > 0 && t < end) {
-        stops.append(Decimal.text(t / end * 100, 6)).append("%{opacity:");
-        stops.append(p.shownAt(t) ? 1 : 0).append('}');
-      }
+    double end = clock.length();
+    for (double t : clock.changes(p.shownFrom(), p.shownTo())) {
+      stops.append(Decimal.text(t / end * 100, 6)).append("%{opacity:");
+      stops.append(p.shownAt(clock.local(t)) ? 1 : 0).append('}');
     }
     style.append("@keyframes " + name + "-shown{" + stops + "}\n");
     style.append("." + name + "-shown{animation:" + name + "-shown ");

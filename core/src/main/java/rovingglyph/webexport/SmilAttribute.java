@@ -10,17 +10,16 @@ import rovingglyph.frame.PreparedPath;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Rect;
-import rovingglyph.scene.Scene;
 
 /** An attribute that goes with the time: written as it is while still, else animated (SMIL). */
 final class SmilAttribute {
   private final StringBuilder attributes = new StringBuilder();
   private final StringBuilder animations = new StringBuilder();
-  private final Scene scene;
+  private final SvgClock clock;
   private int places = 3;
 
-  SmilAttribute(Scene scene) {
-    this.scene = scene;
+  SmilAttribute(SvgClock clock) {
+    this.clock = clock;
   }
 
   /** Numbers with so many decimals. */
@@ -71,8 +70,7 @@ final class SmilAttribute {
       Track.Gap gap,
       double tolerance,
       Function<double[], String> write) {
-    double step = 1 / scene.rate().perSecond();
-    Track track = Samples.of(source, gap, tolerance, scene.length(), step);
+    Track track = clock.samples(source, gap, tolerance);
     String first = write.apply(track.states()[0]);
     attributes.append(' ').append(name).append("=\"").append(first).append('"');
     if (track.still(tolerance / 100)) {
@@ -81,13 +79,13 @@ final class SmilAttribute {
     List<Integer> stops = track.stops(tolerance * 0.6);
     List<String> times = new ArrayList<>();
     for (int i : stops) {
-      times.add(Decimal.text(track.times()[i] / scene.length(), 7));
+      times.add(Decimal.text(track.times()[i] / clock.length(), 7));
     }
     // SMIL wants the last time to be 1.
     times.set(times.size() - 1, "1");
     animations.append("<animate attributeName=\"").append(name);
     animations.append("\" repeatCount=\"indefinite\" dur=\"");
-    animations.append(Decimal.text(scene.length(), 6)).append("s\" keyTimes=\"");
+    animations.append(Decimal.text(clock.length(), 6)).append("s\" keyTimes=\"");
     animations.append(String.join(";", times)).append("\" values=\"");
     animations.append(
         stops.stream().map(i -> write.apply(track.states()[i])).collect(Collectors.joining(";")));
@@ -112,7 +110,7 @@ final class SmilAttribute {
    */
   String contour(boolean moves, DoubleFunction<Contour> at, String more) {
     String open = "<path" + attributes + more;
-    return SmilShapes.contour(open, moves, at, animations.toString(), scene);
+    return SmilShapes.contour(open, moves, at, animations.toString(), clock);
   }
 
   /** An element with these attributes and what is in it. */
@@ -130,8 +128,8 @@ final class SmilAttribute {
   }
 
   /** The attributes of a rectangle that goes with the time. */
-  static SmilAttribute rectangle(Scene scene, double tolerance, DoubleFunction<Rect> box) {
-    return new SmilAttribute(scene)
+  static SmilAttribute rectangle(SvgClock clock, double tolerance, DoubleFunction<Rect> box) {
+    return new SmilAttribute(clock)
         .number("x", tolerance, t -> box.apply(t).left())
         .number("y", tolerance, t -> box.apply(t).top())
         .number("width", tolerance, t -> Math.max(0, box.apply(t).width()))

@@ -6,7 +6,6 @@ import java.util.stream.Collectors;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.SvgPath;
-import rovingglyph.scene.Scene;
 import rovingglyph.scene.Trail;
 import rovingglyph.schema.Spelling;
 import rovingglyph.seat.RowLayout;
@@ -18,7 +17,7 @@ import rovingglyph.seat.SeatValues;
  */
 final class TrailFrames {
   private final PreparedLettering prepared;
-  private final Scene scene;
+  private final SvgClock clock;
   private final SharedMotions motions;
   private final int row;
   private final boolean turned;
@@ -28,9 +27,9 @@ final class TrailFrames {
    * @param turned whether the rotation is part of every place
    */
   TrailFrames(
-      PreparedLettering prepared, Scene scene, SharedMotions motions, int row, boolean turned) {
+      PreparedLettering prepared, SvgClock clock, SharedMotions motions, int row, boolean turned) {
     this.prepared = prepared;
-    this.scene = scene;
+    this.clock = clock;
     this.motions = motions;
     this.row = row;
     this.turned = turned;
@@ -40,7 +39,7 @@ final class TrailFrames {
   String path() {
     return trail.dash().isEmpty() && !prepared.seats().path().moves() && !turned
         ? oneDash()
-        : SmilShapes.path(open(), frames(), scene.length());
+        : SmilShapes.path(open(), frames(), clock.length());
   }
 
   private RowLayout seating(double time) {
@@ -49,12 +48,7 @@ final class TrailFrames {
 
   private String oneDash() {
     Track track =
-        Samples.of(
-            t -> dash(seating(t)),
-            TrailFrames::apart,
-            SampledLetters.TOLERANCE,
-            scene.length(),
-            1 / scene.rate().perSecond());
+        clock.samples(t -> dash(seating(t)), TrailFrames::apart, SampledLetters.TOLERANCE);
     double whole = seating(0).contour().length();
     boolean round = seating(0).track().round();
     String d = SvgPath.write(seating(0).contour(), 3);
@@ -101,8 +95,8 @@ final class TrailFrames {
 
   private List<String> frames() {
     List<String> shapes = new ArrayList<>();
-    for (int f = 0; f < scene.frameCount(); f++) {
-      SeatValues v = prepared.values(scene.rate().timeOf(f));
+    for (int f = 0; f < clock.frames(); f++) {
+      SeatValues v = prepared.values(clock.frame(f));
       List<RowLayout> rows = prepared.rows(v);
       shapes.add(row < rows.size() ? prepared.trail(rows.get(row), turned) : "");
     }

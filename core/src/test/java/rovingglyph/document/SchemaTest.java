@@ -46,7 +46,8 @@ class SchemaTest {
           "ColourField", Json.value("Colour field"),
           "Picture", Json.value("Picture"),
           "FilledPath", Json.value("Filled path"),
-          "ForegroundCut", Json.value("Foreground cut"));
+          "ForegroundCut", Json.value("Foreground cut"),
+          "Inset", Json.value("Inset"));
 
   @Test
   void everyKindOfItemIsTestedAsOne() {
@@ -181,7 +182,7 @@ class SchemaTest {
     } else if (fallback == null) {
       assertThat(is.isNull()).isTrue();
     } else if (p.path().equals("$.stack")) {
-      assertThat(is.asArray()).as("all items that are in no group").hasSize(8);
+      assertThat(is.asArray()).as("all items that are in no group").hasSize(9);
     } else if (p.path().matches("\\$\\.items\\[5]\\.[xy]")) {
       assertThat(is).as("where the centre is").isIn(Json.value(5), Json.value(6));
     } else {

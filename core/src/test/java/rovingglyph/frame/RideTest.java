@@ -293,7 +293,7 @@ class RideTest {
     assertThat(kept.path(rail).name()).endsWith("(kept)");
     Scene off = SceneEdits.apply(carried, "{\"op\":\"ride\",\"items\":[\"it\"],\"path\":null}");
     assertThat(off.item("it")).isEqualTo(p.scene().item("it"));
-    assertThat(SceneCodec.read(SceneCodec.write(carried))).isEqualTo(carried);
+    assertThat(TestScenes.read(SceneCodec.write(carried))).isEqualTo(carried);
   }
 
   @ParameterizedTest

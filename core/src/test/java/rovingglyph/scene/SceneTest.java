@@ -38,6 +38,7 @@ class SceneTest {
             s.cues(),
             s.blur(),
             s.stack(),
+            s.shown(),
             s.extras());
     assertThat(timed.frameCount()).isEqualTo(frames);
   }

@@ -20,11 +20,9 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Images;
-import rovingglyph.scene.Lettering;
 import rovingglyph.server.TestServer;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
@@ -148,7 +146,7 @@ class CanvasParityTest {
   }
 
   private static PreparedScene prepare(String document) {
-    return Preparation.prepare(SceneCodec.read(document), SHAPER);
+    return Preparation.prepare(TestShelf.filled(document), SHAPER);
   }
 
   private static void compare(String name, String document, double scale) {
@@ -177,17 +175,16 @@ class CanvasParityTest {
     int width = (int) Math.round(scene.scene().width() * scale);
     int height = (int) Math.round(scene.scene().height() * scale);
     Map<String, String> runs = new LinkedHashMap<>();
-    for (Lettering l : scene.scene().letterings()) {
-      for (RunRequest r : Preparation.requests(l)) {
-        runs.put(r.key(), ShapedRunCodec.write(SHAPER.run(r)).toString());
-      }
+    for (RunRequest r : Preparation.requests(scene.scene())) {
+      runs.put(r.key(), ShapedRunCodec.write(SHAPER.run(r)).toString());
     }
     Object found =
         page.evaluate(
             """
-            async ([document_, runs, times, width, height]) => {
+            async ([document_, runs, shown, times, width, height]) => {
               const stage = await import('/parity/painter.js');
               for (const [key, run] of Object.entries(runs)) stage.putRun(key, run);
+              for (const [id, text] of Object.entries(shown)) stage.putScene(id, text);
               const doc = JSON.parse(document_);
               const opened = stage.open(doc);
               if (opened.kind !== 'open') throw new Error(JSON.stringify(opened).slice(0, 500));
@@ -211,7 +208,7 @@ class CanvasParityTest {
                 return btoa(text);
               });
             }""",
-            List.of(document, runs, times, width, height));
+            List.of(document, runs, TestShelf.documents(document), times, width, height));
     List<BufferedImage> out = new ArrayList<>();
     for (String base64 : (List<String>) found) {
       byte[] b = Base64.getDecoder().decode(base64);

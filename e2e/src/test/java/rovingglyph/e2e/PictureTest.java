@@ -65,7 +65,7 @@ class PictureTest {
 
   private static PreparedScene demo(String name) throws IOException {
     return Preparation.prepare(
-        SceneCodec.read(Files.readString(Path.of("../demo/" + name + ".json"))), SHAPER);
+        TestShelf.filled(Files.readString(Path.of("../demo/" + name + ".json"))), SHAPER);
   }
 
   private static BufferedImage png(byte[] bytes) throws IOException {
@@ -80,7 +80,8 @@ class PictureTest {
     "dune-ribbon, 0.15",
     "pennant-line, 0.5",
     "night-market-sign, 0.5",
-    "over-the-dune, 0.5"
+    "over-the-dune, 0.5",
+    "pier-screens, 0.5"
   })
   void theAnimatedSvgShowsTheFramesOfTheRenderer(String name, double mean) throws IOException {
     PreparedScene scene = demo(name);

@@ -18,11 +18,23 @@ final class RandomScenes {
   /** Chance of its own, so that rides leave the rest of a seed's scene as it is. */
   private final Random riding;
 
+  /** Begins the id of a scene of chance that others show; its seed and its depth follow. */
+  static final String ID = "chance-";
+
+  /** How deep scenes of chance are in each other at most. */
+  private static final int DEEPEST = 2;
+
   private final int seed;
+  private final int depth;
   private int ids;
 
   RandomScenes(int seed) {
+    this(seed, 0);
+  }
+
+  private RandomScenes(int seed, int depth) {
     this.seed = seed;
+    this.depth = depth;
     this.random = new Random(seed);
     this.riding = new Random(seed + 7000L);
   }
@@ -53,6 +65,9 @@ final class RandomScenes {
     if (riding.nextInt(2) == 0) {
       items.add(cut(items.get(riding.nextInt(items.size()))));
     }
+    if (depth < DEEPEST && riding.nextInt(3) == 0) {
+      items.add(inset());
+    }
     return """
         {"format":"roving-glyph-scene","version":2,"name":"Chance %d","width":%d,"height":%d,"rate":"25",
          "length":4,"background":%s,"paths":[%s,%s,%s],"items":[%s]}"""
@@ -74,6 +89,34 @@ final class RandomScenes {
                     20 + random.nextInt(40),
                     value(0, 180)),
             String.join(",", items));
+  }
+
+  /** The document of a scene that others show. */
+  static String shown(String id) {
+    String[] parts = id.substring(ID.length()).split("-");
+    return new RandomScenes(Integer.parseInt(parts[0]), Integer.parseInt(parts[1])).forSvg();
+  }
+
+  /** Another scene of chance within this one, faster or slower, at any of its times. */
+  private String inset() {
+    return """
+        {"kind":"inset","id":"within","scene":"%s%d-%d","begins":%s,"speed":%s,"atEnd":"%s",
+         "background":%s,"centre":[%d,20],"x":%s,"y":%s,"scale":%s,"rotation":%s,"opacity":%s%s}"""
+        .formatted(
+            ID,
+            seed + 1000,
+            depth + 1,
+            number(riding, -3, 3),
+            riding.nextInt(3) == 0 ? "2" : number(riding, 0.3, 3),
+            riding.nextBoolean() ? "loop" : "hold",
+            riding.nextBoolean(),
+            riding.nextInt(60) - 30,
+            value(riding, 140, 340),
+            value(riding, 90, 180),
+            value(riding, 0.3, 0.8),
+            value(riding, -40, 40),
+            value(riding, 50, 100),
+            appearance());
   }
 
   /** A part of an item once more, on top. */

@@ -11,7 +11,6 @@ import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import rovingglyph.document.SceneCodec;
 import rovingglyph.formats.EmbeddedBitmaps;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
@@ -36,7 +35,7 @@ class SvgAppearanceTest {
   @MethodSource("seeds")
   void showsWhatTheRenderShows(int seed) throws IOException {
     String document = new RandomScenes(seed).forSvg();
-    PreparedScene scene = Preparation.prepare(SceneCodec.read(document), SHAPER);
+    PreparedScene scene = Preparation.prepare(TestShelf.filled(document), SHAPER);
     Page page = Browser.context(scene.scene().width(), scene.scene().height()).newPage();
     page.setContent(
         "<body style='margin:0'>"

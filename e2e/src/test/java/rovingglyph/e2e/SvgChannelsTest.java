@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Random;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import rovingglyph.document.SceneBundle;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
@@ -20,6 +21,7 @@ import rovingglyph.render.Images;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Scene;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
 import rovingglyph.webexport.AnimatedSvg;
@@ -196,6 +198,48 @@ class SvgChannelsTest {
     assertThat(wrong).isEmpty();
   }
 
+  /**
+   * How insets show a scene of two seconds: what comes round with the outer one and what does not.
+   */
+  private static final List<String> SHOWING =
+      List.of(
+          "\"begins\":0.37",
+          "\"begins\":-0.4,\"speed\":2",
+          "\"begins\":0.25,\"speed\":1.3",
+          "\"begins\":0.3,\"speed\":1.7,\"atEnd\":\"hold\"",
+          "\"begins\":-0.5,\"speed\":0.6,\"atEnd\":\"hold\"");
+
+  private static Scene within(String inner, String showing) {
+    String outer =
+        """
+        {"format":"roving-glyph-scene","version":2,"width":%d,"height":%d,"rate":"25","length":%s,"background":"#FFFFFF",
+         "items":[{"kind":"inset","id":"it","scene":"inner","x":320,"y":200,"scale":0.8,"rotation":-9,%s}]}"""
+            .formatted(WIDTH, HEIGHT, LENGTH, showing);
+    return SceneBundle.filled(outer, Map.of("inner", inner));
+  }
+
+  @Test
+  void everyValueMovesAsInTheRenderWithinAnInset() throws IOException {
+    List<String> wrong = new ArrayList<>();
+    int tried = 0;
+    try (Page page = Browser.context(WIDTH, HEIGHT).newPage()) {
+      for (var c : channels().entrySet()) {
+        List<String> ways = ways(c.getKey(), c.getValue());
+        for (int i = 0; i < 3; i++) {
+          String way = ways.get((5 * i + tried) % ways.size());
+          String seat = SEATS.get((tried + i) % SEATS.size());
+          String more = tried % 4 == 0 ? ",\"shownFrom\":0.31,\"shownTo\":1.62" : "";
+          String inner = document(Map.of(c.getKey(), way), seat, more);
+          String showing = SHOWING.get(tried % SHOWING.size());
+          String what = c.getKey() + " " + way + ", seat " + seat + more + ", " + showing;
+          compare(page, within(inner, showing), what, tried++, wrong);
+        }
+      }
+      page.context().close();
+    }
+    assertThat(wrong).isEmpty();
+  }
+
   /** From the middle of nothing to the middle of a frame, and past the end. */
   @Test
   void itemsComeAndGoAsInTheRender() throws IOException {
@@ -312,7 +356,12 @@ class SvgChannelsTest {
 
   private static void compare(
       Page page, String document, String what, int number, List<String> wrong) throws IOException {
-    PreparedScene scene = Preparation.prepare(SceneCodec.read(document), SHAPER);
+    compare(page, SceneCodec.read(document), what, number, wrong);
+  }
+
+  private static void compare(
+      Page page, Scene document, String what, int number, List<String> wrong) throws IOException {
+    PreparedScene scene = Preparation.prepare(document, SHAPER);
     page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
     Random random = new Random(number);
     for (int i = 0; i < 3; i++) {

@@ -11,10 +11,13 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
+import rovingglyph.document.SceneBundle;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.formats.ExportFormat;
 import rovingglyph.formats.ExportFormats;
@@ -28,6 +31,8 @@ import rovingglyph.proof.Proof;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Scene;
+import rovingglyph.scene.SceneShelf;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.schema.Fields;
 import rovingglyph.seat.Placement;
@@ -42,7 +47,8 @@ public final class CommandLine {
   static final String USAGE =
       """
       Usage:
-        ./roving render SCENE.json OUT.(%s) [options] [--fonts DIR] [--pictures DIR]
+        ./roving render SCENE.json OUT.(%s) [options]
+            [--fonts DIR] [--pictures DIR] [--scenes DIR]
         ./roving layout SCENE.json --at SECONDS [--fonts DIR]
       Options of render, by the end of OUT:
       %s"""
@@ -81,6 +87,7 @@ public final class CommandLine {
   private final Map<String, String> options = new LinkedHashMap<>();
   private Path fonts;
   private Path pictures;
+  private Path scenes;
 
   private CommandLine(PrintStream out, PrintStream err) {
     this.out = out;
@@ -144,10 +151,20 @@ public final class CommandLine {
         fonts = Path.of(value);
       } else if (args[i - 1].equals("--pictures")) {
         pictures = Path.of(value);
+      } else if (args[i - 1].equals("--scenes")) {
+        scenes = folder(value);
       } else {
         options.put(args[i - 1].substring(2), value);
       }
     }
+  }
+
+  private static Path folder(String value) {
+    Path out = Path.of(value);
+    if (!Files.isDirectory(out)) {
+      throw new Refused(out + " is no folder: give one with the scenes that are shown");
+    }
+    return out.toAbsolutePath();
   }
 
   /** What was chosen for a file of this format. */
@@ -195,13 +212,38 @@ public final class CommandLine {
   }
 
   private PreparedScene prepare(Path file) throws IOException {
+    String json = text(file);
+    FaceCatalogue faces = FaceCatalogue.shipped();
+    Shaper shaper = new Shaper(fonts == null ? faces : faces.with(fonts));
+    return Preparation.prepare(filled(json), shaper);
+  }
+
+  /** With the scenes that its insets show, those named by ids and those in them. */
+  private Scene filled(String json) throws IOException {
+    Scene scene = SceneBundle.read(json);
+    if (scenes == null) {
+      return scene;
+    }
+    SceneShelf shelf = new SceneShelf();
+    Set<String> tried = new HashSet<>();
+    Set<String> next = shelf.missing(scene);
+    while (tried.addAll(next)) {
+      for (String id : next) {
+        Path file = scenes.resolve(id + ".json").normalize();
+        if (file.getParent().equals(scenes.normalize()) && Files.isRegularFile(file)) {
+          shelf.put(id, SceneCodec.read(text(file)));
+        }
+      }
+      next = shelf.missing(scene);
+    }
+    return shelf.filled(scene);
+  }
+
+  private static String text(Path file) throws IOException {
     if (Files.isRegularFile(file) && Files.size(file) > 4L * SceneCodec.LONGEST) {
       throw new Refused(file + " is larger than a scene document can be");
     }
-    String json = new String(Files.readAllBytes(file), StandardCharsets.UTF_8);
-    FaceCatalogue faces = FaceCatalogue.shipped();
-    Shaper shaper = new Shaper(fonts == null ? faces : faces.with(fonts));
-    return Preparation.prepare(SceneCodec.read(json), shaper);
+    return new String(Files.readAllBytes(file), StandardCharsets.UTF_8);
   }
 
   private void render(Path file, Path target) throws IOException {
@@ -232,7 +274,9 @@ public final class CommandLine {
     } catch (UncheckedIOException e) {
       throw e.getCause();
     } catch (IOException e) {
-      throw new Refused(e.getMessage() + "\n--pictures names the folder with the picture's file");
+      throw new Refused(
+          e.getMessage()
+              + "\n--pictures names the folder with the pictures' files, --scenes that with the scenes");
     }
   }
 

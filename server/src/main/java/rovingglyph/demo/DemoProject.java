@@ -15,6 +15,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import rovingglyph.pictures.PictureStore;
 import rovingglyph.projects.ProjectStore;
+import rovingglyph.projects.SceneStore;
 import rovingglyph.server.RefusedException;
 import rovingglyph.server.UnableException;
 
@@ -33,6 +34,9 @@ class DemoProject implements SmartInitializingSingleton {
           "night-market-sign",
           "over-the-dune");
 
+  /** Scenes that show others, which they name by their files here. */
+  private static final List<String> SHOWING = List.of("pier-screens");
+
   /** With the name that each has; scenes name them by the ids made from their files. */
   private static final Map<String, String> PICTURES =
       Map.of(
@@ -47,16 +51,19 @@ class DemoProject implements SmartInitializingSingleton {
   private static final long LOCK = 0x524F56494E47L;
 
   private final ProjectStore projects;
+  private final SceneStore scenes;
   private final PictureStore pictures;
   private final JdbcClient jdbc;
   private final TransactionTemplate transaction;
 
   DemoProject(
       ProjectStore projects,
+      SceneStore scenes,
       PictureStore pictures,
       JdbcClient jdbc,
       TransactionTemplate transaction) {
     this.projects = projects;
+    this.scenes = scenes;
     this.pictures = pictures;
     this.jdbc = jdbc;
     this.transaction = transaction;
@@ -79,6 +86,16 @@ class DemoProject implements SmartInitializingSingleton {
     }
   }
 
+  /** A document that names kept scenes. */
+  private static String showing(String document, ProjectStore.Project project) {
+    String out = document;
+    for (int i = 0; i < SCENES.size(); i++) {
+      String id = project.scenes().get(i).id().toString();
+      out = out.replace("\"scene\": \"" + SCENES.get(i) + "\"", "\"scene\": \"" + id + "\"");
+    }
+    return out;
+  }
+
   private static String document(String scene) {
     try {
       return new ClassPathResource("demo/" + scene + ".json")
@@ -96,8 +113,9 @@ class DemoProject implements SmartInitializingSingleton {
           jdbc.sql("select pg_advisory_xact_lock(?)").param(LOCK).query(rs -> {});
           if (projects.isEmpty()) {
             List<String> documents = SCENES.stream().map(DemoProject::document).toList();
-            UUID project = projects.create("Saltmarsh Kite Fair", documents).id();
-            PICTURES.forEach((file, name) -> keep(project, name, file));
+            ProjectStore.Project project = projects.create("Saltmarsh Kite Fair", documents);
+            SHOWING.forEach(s -> scenes.create(project.id(), showing(document(s), project)));
+            PICTURES.forEach((file, name) -> keep(project.id(), name, file));
           }
         });
   }

@@ -21,12 +21,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import rovingglyph.document.SceneCodec;
+import rovingglyph.document.SceneBundle;
 import rovingglyph.formats.ExportFormat;
 import rovingglyph.formats.ExportFormats;
 import rovingglyph.formats.ExportOptions;
 import rovingglyph.formats.FileNames;
 import rovingglyph.projects.SceneStore;
+import rovingglyph.projects.ShownScenes;
 import rovingglyph.scene.Scene;
 import rovingglyph.schema.Fields;
 import rovingglyph.server.Holds;
@@ -56,11 +57,13 @@ class ExportController {
   private final ExportStore exports;
   private final ExportJobs jobs;
   private final SceneStore scenes;
+  private final ShownScenes shown;
 
-  ExportController(ExportStore exports, ExportJobs jobs, SceneStore scenes) {
+  ExportController(ExportStore exports, ExportJobs jobs, SceneStore scenes, ShownScenes shown) {
     this.exports = exports;
     this.jobs = jobs;
     this.scenes = scenes;
+    this.shown = shown;
   }
 
   @Operation(
@@ -80,8 +83,9 @@ class ExportController {
     ExportOptions options =
         ExportOptions.read(format, f.get("options") == null ? f : f.object("options"));
     f.check();
-    String document = scenes.get(sceneId).document();
-    Scene scene = SceneCodec.read(document);
+    SceneStore.Kept kept = scenes.get(sceneId);
+    String document = shown.bundle(kept.projectId(), kept.document());
+    Scene scene = SceneBundle.read(document);
     String reason = ExportFormats.unsupportedReason(format, scene, options);
     if (reason != null) {
       throw RefusedException.bad(reason);

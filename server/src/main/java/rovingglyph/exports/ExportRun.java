@@ -7,7 +7,7 @@ import java.nio.file.Path;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import rovingglyph.document.SceneCodec;
+import rovingglyph.document.SceneBundle;
 import rovingglyph.formats.ExportFormat;
 import rovingglyph.formats.ExportFormats;
 import rovingglyph.formats.ExportOptions;
@@ -125,7 +125,7 @@ final class ExportRun {
     if (format == null) {
       throw new IOException("This server does not know the format \"" + export.format() + "\"");
     }
-    PreparedScene scene = Preparation.prepare(SceneCodec.read(exports.document(id)), shaper);
+    PreparedScene scene = Preparation.prepare(SceneBundle.read(exports.document(id)), shaper);
     Path file = Files.createTempFile("roving-export", "." + format.extension());
     try {
       Bitmaps.requireAll(bitmaps, scene.scene());

@@ -7,12 +7,12 @@ import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import rovingglyph.document.SceneCodec;
 import rovingglyph.formats.ExportFormat;
 import rovingglyph.formats.ExportFormats;
 import rovingglyph.formats.ExportOption;
 import rovingglyph.formats.ExportOptions;
 import rovingglyph.projects.SceneStore;
+import rovingglyph.projects.ShownScenes;
 import rovingglyph.scene.Scene;
 
 /** The formats that scenes can be handed off as. */
@@ -38,9 +38,11 @@ class FormatController {
       String note) {}
 
   private final SceneStore scenes;
+  private final ShownScenes shown;
 
-  FormatController(SceneStore scenes) {
+  FormatController(SceneStore scenes, ShownScenes shown) {
     this.scenes = scenes;
+    this.shown = shown;
   }
 
   /** The words of all formats, as a list to choose from. */
@@ -51,8 +53,12 @@ class FormatController {
   @Operation(summary = "The formats of files, and what each makes of a scene where one is named")
   @GetMapping("/api/export-formats")
   List<Format> list(@RequestParam(required = false) UUID scene) {
-    Scene read = scene == null ? null : SceneCodec.read(scenes.get(scene).document());
+    Scene read = scene == null ? null : filled(scenes.get(scene));
     return ExportFormats.ALL.stream().map(f -> format(f, read)).toList();
+  }
+
+  private Scene filled(SceneStore.Kept kept) {
+    return shown.filled(kept.projectId(), kept.document());
   }
 
   private static Format format(ExportFormat f, Scene scene) {

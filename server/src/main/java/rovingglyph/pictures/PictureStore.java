@@ -156,7 +156,9 @@ public class PictureStore implements Bitmaps {
               and not exists (select 1 from project_picture where picture_id = picture.id)
               and not exists (select 1 from scene where %1$s)
               and not exists (select 1 from scene_revision where %1$s)
-              and not exists (select 1 from export where state <> 'DONE' and %1$s)"""
+              and not exists (
+                select 1 from export
+                where state <> 'DONE' and position(picture.id in document::text) > 0)"""
                 .formatted(shown))
         .param(id)
         .update();

@@ -27,6 +27,7 @@ final class EmptyScene {
             List.of(),
             Blur.NONE,
             List.of(),
+            Map.of(),
             UnknownFields.NONE));
   }
 }

@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Bitmaps;
@@ -36,14 +35,19 @@ class HistoryController {
   private static final double LARGEST = 480;
 
   private final HistoryStore history;
+  private final SceneStore scenes;
+  private final ShownScenes shown;
   private final Shaper shaper;
   private final Bitmaps bitmaps;
 
   /** One picture at a time: a long list must not take all memory or both processors. */
   private final Semaphore turn = new Semaphore(1, true);
 
-  HistoryController(HistoryStore history, Shaper shaper, Bitmaps bitmaps) {
+  HistoryController(
+      HistoryStore history, SceneStore scenes, ShownScenes shown, Shaper shaper, Bitmaps bitmaps) {
     this.history = history;
+    this.scenes = scenes;
+    this.shown = shown;
     this.shaper = shaper;
     this.bitmaps = bitmaps;
   }
@@ -83,7 +87,7 @@ class HistoryController {
       return ResponseEntity.ok()
           .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).immutable().cachePrivate())
           .contentType(MediaType.IMAGE_PNG)
-          .body(png(SceneCodec.read(document)));
+          .body(png(shown.filled(scenes.get(id).projectId(), document)));
     } finally {
       turn.release();
     }

@@ -11,10 +11,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import rovingglyph.scene.SceneShelf;
 import rovingglyph.server.Holds;
 import rovingglyph.server.JsonBody;
+import rovingglyph.server.RefusedException;
 
 /** Projects over HTTP. */
 @RestController
@@ -22,10 +25,12 @@ import rovingglyph.server.JsonBody;
 class ProjectController {
   private final ProjectStore projects;
   private final SceneStore scenes;
+  private final ShownScenes shown;
 
-  ProjectController(ProjectStore projects, SceneStore scenes) {
+  ProjectController(ProjectStore projects, SceneStore scenes, ShownScenes shown) {
     this.projects = projects;
     this.scenes = scenes;
+    this.shown = shown;
   }
 
   @Operation(summary = "All projects with their scenes; deleted ones are marked")
@@ -65,6 +70,17 @@ class ProjectController {
   @PostMapping("/{id}/restore")
   ProjectStore.Project restore(@PathVariable UUID id) {
     return projects.setDeleted(id, false);
+  }
+
+  @Operation(
+      summary = "Scenes of a project for others that show them, and all that these show in turn",
+      description = "Those that are not there are left out")
+  @GetMapping("/{id}/shown-scenes")
+  List<ShownScenes.Shown> shownScenes(@PathVariable UUID id, @RequestParam List<String> scene) {
+    if (scene.size() > SceneShelf.MOST_INSETS) {
+      throw RefusedException.bad("scene: at most " + SceneShelf.MOST_INSETS + " at once");
+    }
+    return shown.of(id, scene);
   }
 
   @Operation(summary = "Makes an empty scene in a project")

@@ -95,11 +95,13 @@ class SceneController {
         id, kept.projectId(), NewName.copyOf(SceneCodec.read(kept.document()).name()));
   }
 
-  @Operation(summary = "Deletes a scene; restoring brings it back")
+  @Operation(
+      summary = "Deletes a scene; restoring brings it back",
+      description = "409 with their names if others show it, unless used is true")
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void delete(@PathVariable UUID id) {
-    scenes.setDeleted(id, true);
+  void delete(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean used) {
+    scenes.delete(id, used);
   }
 
   @Operation(summary = "Brings a deleted scene back")

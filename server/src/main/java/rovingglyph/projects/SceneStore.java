@@ -4,6 +4,7 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
 import com.fasterxml.jackson.annotation.JsonRawValue;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,6 +14,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.scene.Scene;
+import rovingglyph.scene.SceneShelf;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.server.RefusedException;
 
@@ -31,9 +34,11 @@ public class SceneStore {
   private static final int MOST = 500;
 
   private final JdbcClient jdbc;
+  private final ShownScenes shown;
 
-  public SceneStore(JdbcClient jdbc) {
+  public SceneStore(JdbcClient jdbc, ShownScenes shown) {
     this.jdbc = jdbc;
+    this.shown = shown;
   }
 
   public List<Entry> list() {
@@ -58,13 +63,29 @@ public class SceneStore {
 
   /** Copies the scenes of one project that are not deleted into another, without their history. */
   void copyAll(UUID from, UUID to) {
-    jdbc.sql(
-            """
-            insert into scene (id, project_id, name, document, revision)
-            select gen_random_uuid(), ?, name, document, 1 from scene
-            where project_id = ? and deleted_at is null order by place""")
-        .params(to, from)
-        .update();
+    List<Kept> all =
+        jdbc.sql(
+                """
+                select id, project_id, revision, saved_at, document from scene
+                where project_id = ? and deleted_at is null order by place""")
+            .param(from)
+            .query(Kept.class)
+            .list();
+    Map<String, String> ids = new LinkedHashMap<>();
+    all.forEach(k -> ids.put(k.id().toString(), UUID.randomUUID().toString()));
+    for (Kept k : all) {
+      // Insets of the copies show copies. Nothing else in a document looks like such an id.
+      String document = k.document();
+      for (String shownId : SceneShelf.shownBy(SceneCodec.read(document))) {
+        document = document.replace(shownId, ids.getOrDefault(shownId, shownId));
+      }
+      jdbc.sql(
+              """
+              insert into scene (id, project_id, name, document, revision)
+              select ?::uuid, ?, name, ?::json, 1 from scene where id = ?""")
+          .params(ids.get(k.id().toString()), to, document, k.id())
+          .update();
+    }
     jdbc.sql(
             """
             insert into scene_revision (scene_id, revision, document)
@@ -91,7 +112,7 @@ public class SceneStore {
    */
   @Transactional
   public Kept create(UUID projectId, String document) {
-    String name = SceneCodec.read(document).name();
+    Scene scene = SceneCodec.read(document);
     long now =
         jdbc.sql("select count(*) from scene where project_id = ? and deleted_at is null")
             .param(projectId)
@@ -102,10 +123,11 @@ public class SceneStore {
           "A project holds at most " + MOST + " scenes; delete some, or make another project");
     }
     UUID id = UUID.randomUUID();
+    shown.check(id, projectId, scene);
     jdbc.sql(
             "insert into scene (id, project_id, name, document, revision)"
                 + " values (?, ?, ?, ?::json, 1)")
-        .params(id, projectId, name, document)
+        .params(id, projectId, scene.name(), document)
         .update();
     remember(id, null, "Begun");
     return get(id);
@@ -124,13 +146,16 @@ public class SceneStore {
    */
   @Transactional
   public long save(UUID id, long base, String document, String key, String done) {
-    String name = SceneCodec.read(document).name();
+    Scene scene = SceneCodec.read(document);
+    if (!scene.insets().isEmpty()) {
+      shown.check(id, get(id).projectId(), scene);
+    }
     int changed =
         jdbc.sql(
                 """
                 update scene set document = ?::json, name = ?, revision = revision + 1,
                   saved_at = now() where id = ? and revision = ?""")
-            .params(document, name, id, base)
+            .params(document, scene.name(), id, base)
             .update();
     if (changed == 0) {
       return keptBefore(id, base, key);
@@ -196,6 +221,24 @@ public class SceneStore {
   @Transactional
   public Kept duplicate(UUID id, UUID projectId, String name) {
     return create(projectId, named(get(id).document(), name));
+  }
+
+  /**
+   * Marks a scene as deleted, so that it can be brought back.
+   *
+   * @param even whether it is deleted though others show it
+   * @throws RefusedException 409 if others do, with their names
+   */
+  void delete(UUID id, boolean even) {
+    List<String> others = even ? List.of() : shown.using(get(id).projectId(), id);
+    if (!others.isEmpty()) {
+      throw new RefusedException(
+          HttpStatus.CONFLICT,
+          "The scene is used",
+          "It is shown in " + String.join(", ", others),
+          Map.of("scenes", others));
+    }
+    setDeleted(id, true);
   }
 
   public void setDeleted(UUID id, boolean deleted) {

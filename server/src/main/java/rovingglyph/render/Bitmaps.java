@@ -2,6 +2,7 @@ package rovingglyph.render;
 
 import java.io.IOException;
 import java.util.List;
+import rovingglyph.scene.Inset;
 import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 
@@ -28,7 +29,7 @@ public interface Bitmaps {
   List<Level> levels(String image);
 
   /**
-   * Sees that no picture which a scene shows is missing.
+   * Sees that no picture or scene which a scene shows is missing.
    *
    * @throws IOException with the name of one that is
    */
@@ -38,6 +39,17 @@ public interface Bitmaps {
         throw new IOException(
             "The picture \"%s\" is not there (%s). Replace it, or take it out of the scene."
                 .formatted(p.name(), p.image()));
+      }
+    }
+    for (Inset i : scene.insets()) {
+      Scene shown = scene.shown().get(i.scene());
+      if (shown == null && scene.shows(i)) {
+        throw new IOException(
+            "The scene that \"%s\" shows is not there (%s). Show another, or take it out."
+                .formatted(i.name(), i.scene()));
+      }
+      if (shown != null) {
+        requireAll(bitmaps, shown);
       }
     }
   }

@@ -7,6 +7,7 @@ import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
+import rovingglyph.scene.Inset;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Picture;
@@ -61,7 +62,7 @@ public final class MemoryNeed {
     if (images == 0) {
       return 0;
     }
-    int layers = scene.stack().stream().mapToInt(id -> layers(scene, id)).max().orElse(0);
+    int layers = layers(scene);
     int sums = scene.blur().angle() > 0 ? 4 : 0;
     return (images + layers + sums) * image(scene, scale) + pictures(scene);
   }
@@ -69,11 +70,21 @@ public final class MemoryNeed {
   /** Bitmaps of the scene's pictures, each once, as long as they are kept decoded. */
   private static long pictures(Scene scene) {
     Map<String, Long> each = new HashMap<>();
+    pictures(scene, each);
+    long all = each.values().stream().mapToLong(Long::longValue).sum();
+    return Math.min(all, BitmapCache.MOST);
+  }
+
+  private static void pictures(Scene scene, Map<String, Long> each) {
     for (Picture p : scene.pictures()) {
       each.put(p.image(), 4L * p.pixelWidth() * p.pixelHeight());
     }
-    long all = each.values().stream().mapToLong(Long::longValue).sum();
-    return Math.min(all, BitmapCache.MOST);
+    scene.shown().values().forEach(s -> pictures(s, each));
+  }
+
+  /** Layers that are open at one time at most while a scene is painted. */
+  private static int layers(Scene scene) {
+    return scene.stack().stream().mapToInt(id -> layers(scene, id)).max().orElse(0);
   }
 
   /** Layers that are open at one time at most: an item's own, and those of what is in it. */
@@ -93,6 +104,9 @@ public final class MemoryNeed {
     if (item instanceof ForegroundCut c) {
       // Its own layer, the one that measures it, that of the soft edge, and that of a shrunk area.
       within = 5 + layers(scene, c.source());
+    }
+    if (item instanceof Inset i && scene.shown().containsKey(i.scene())) {
+      within = 1 + layers(scene.shown().get(i.scene()));
     }
     // A filter has its result beside its layer, a shadow its shape and its colour too, one that is
     // cast lies in layers of its own; a clip is measured in two layers, the soft one's too.

@@ -147,10 +147,16 @@ function reworked(p: Picture, area: Area, work: Rework): Picture {
 }
 
 function blurred(p: Picture, deviation: number, limits: Area): Picture {
-  const area = within(grown(areaOf(p), BLUR_REACH * deviation), limits);
+  const reach = BLUR_REACH * deviation;
+  const area = within(grown(areaOf(p), reach), limits);
   if (HAS_FILTERS && blursWell(deviation))
     return drawn(area, (g) => draw(g, p, { filter: `blur(${deviation}px)` }));
-  return reworked(p, area, (rgba, width, height) => gaussian(rgba, width, height, deviation));
+  // What lies outside the limits is seen within them.
+  const all = within(grown(areaOf(p), reach), grown(limits, reach));
+  const out = reworked(p, all, (rgba, width, height) => gaussian(rgba, width, height, deviation));
+  const seen = drawn(area, (g) => draw(g, out));
+  done(out);
+  return seen;
 }
 
 /** The shape dilated: by whole pixels, and by the share of one more. */

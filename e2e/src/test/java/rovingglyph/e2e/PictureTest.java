@@ -81,7 +81,7 @@ class PictureTest {
     "pennant-line, 0.5",
     "night-market-sign, 0.5",
     "over-the-dune, 0.5",
-    "pier-screens, 0.5"
+    "pier-screens, 0.7"
   })
   void theAnimatedSvgShowsTheFramesOfTheRenderer(String name, double mean) throws IOException {
     PreparedScene scene = demo(name);

@@ -2,7 +2,6 @@ import { useLayoutEffect, useRef, useState } from 'react';
 import { framesPerSecond } from '../core/core';
 import { SceneSettings } from '../shell/SceneSettings';
 import { useEditor } from '../state/editor';
-import { letteringsOf } from '../state/items';
 import { addLettering } from '../state/itemActions';
 import { FrameCanvas } from './FrameCanvas';
 import { Overlay } from './Overlay';
@@ -102,7 +101,7 @@ function Picture() {
               clear={tracing}
             />
             {!full && <Overlay unit={1 / scale} />}
-            {letteringsOf(doc).length === 0 && !full && (
+            {doc.items.every((i) => i.kind === 'colour-field') && !full && (
               <div className="pointer-events-none absolute inset-0 flex flex-col items-center justify-center gap-3 text-center">
                 <p className="rounded-md bg-sheet/90 px-3 py-2">
                   Begin with words: they get a circle to travel on, and you choose the path next.

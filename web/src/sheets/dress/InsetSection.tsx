@@ -59,9 +59,11 @@ export function InsetSection({ inset }: { inset: Inset }) {
       />
       <NumberField
         label="Speed"
-        unit="%"
-        value={(inset.speed ?? 1) * 100}
-        onChange={(percent) => put({ speed: percent / 100 }, 'speed')}
+        unit="×"
+        decimals={3}
+        step={0.1}
+        value={inset.speed ?? 1}
+        onChange={(speed) => put({ speed }, 'speed')}
       />
       <Segments
         label="At its end"

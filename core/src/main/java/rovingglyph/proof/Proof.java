@@ -6,6 +6,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import rovingglyph.frame.PreparedInset;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Decimal;
@@ -15,6 +16,7 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Inset;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
@@ -59,11 +61,43 @@ public final class Proof {
     prepared.scene().others().forEach(p -> proof.late(p, named(p.name())));
     prepared.scene().paths().forEach(p -> proof.late(p, named(p.name())));
     prepared.scene().items().values().forEach(proof::isThere);
+    prepared.scene().insets().forEach(proof::inset);
     return proof.findings;
   }
 
   private void find(String message, String item, double time) {
     findings.add(new Finding(message, item, time, "", ""));
+  }
+
+  /** A scene within this one that is not there, or that jumps where this one begins again. */
+  private void inset(Inset i) {
+    if (!(prepared.items().get(i.id()) instanceof PreparedInset p)) {
+      find(named(i.name()) + " shows a scene that is not in this project any more", i.id(), -1);
+      return;
+    }
+    double end = scene.rate().timeOf(scene.frameCount());
+    boolean both =
+        scene.shows(i, 0) && scene.shows(i, scene.rate().timeOf(scene.frameCount() - 1L));
+    if (both && i.atEnd() == Inset.AtEnd.LOOP && !sameFrame(p, 0, end)) {
+      double runs = Math.max(1, Math.rint(end * i.speed() / p.source().length()));
+      find(
+          named(i.name())
+              + " is not where it began when this scene begins again; at a speed of "
+              + Decimal.text(runs * p.source().length() / end, 4)
+              + " it is",
+          i.id(),
+          -1);
+    }
+  }
+
+  private static boolean sameFrame(PreparedInset p, double one, double other) {
+    double[] a = p.shown().at(p.within(one)).numbers();
+    double[] b = p.shown().at(p.within(other)).numbers();
+    boolean same = a.length == b.length;
+    for (int k = 0; same && k < a.length; k++) {
+      same = Math.abs(a[k] - b[k]) < 1e-3;
+    }
+    return same;
   }
 
   /** The lettering's words in quotes, shortened. */

@@ -12,6 +12,7 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -77,6 +78,22 @@ class CommandLineTest {
     Files.writeString(broken.resolve("picture-726f43e0649f5ad8e729.png"), "kite");
     assertThat(run("render", scene, out.toString(), "--pictures", broken.toString())).isEqualTo(1);
     assertThat(err).contains("This is no picture");
+  }
+
+  @Test
+  void scenesOfAFolderAreShown() throws IOException {
+    Path out = folder.resolve("still.png");
+    String scene = "../demo/pier-screens.json";
+    String[] all = {"render", scene, out.toString(), "--pictures", "../demo/pictures", "--at", "2"};
+    assertThat(run(all)).isEqualTo(2);
+    assertThat(err).contains("The scene that \"Opening stamp\" shows is not there", "--scenes");
+    List<String> with = new ArrayList<>(List.of(all));
+    with.addAll(List.of("--scenes", "../demo"));
+    assertThat(run(with.toArray(String[]::new))).isZero();
+    assertThat(ink(ImageIO.read(out.toFile()), 0x16222E)).as("the sign").isGreaterThan(100_000);
+    with.set(with.size() - 1, KITE);
+    assertThat(run(with.toArray(String[]::new))).isEqualTo(2);
+    assertThat(err).contains("is no folder");
   }
 
   private static long ink(BufferedImage image, int rgb) {

@@ -120,15 +120,10 @@ public final class Shots {
     w.button("Add cast shadow").click();
     w.page.waitForTimeout(600);
     shoot(w.page, folder, "finish");
-    Workbench sign = demo(server, "Night market sign", 5);
-    sign.button("Lanterns").click();
-    sign.page
-        .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Outline").setExact(true))
-        .click();
-    // The pose in which the picture is seen.
-    sign.page.getByText("3.10 s", new Page.GetByTextOptions().setExact(true)).first().click();
-    sign.page.waitForTimeout(900);
-    shoot(sign.page, folder, "outline");
+    Workbench pier = demo(server, "Pier screens", 5);
+    pier.button("Pennant line").click();
+    pier.page.waitForTimeout(900);
+    shoot(pier.page, folder, "inset");
     Workbench dune = demo(server, "Over the dune", 5);
     dune.button("Dune in front").click();
     dune.page.getByText("Show the cut", new Page.GetByTextOptions().setExact(true)).click();

@@ -82,12 +82,18 @@ class HistoryController {
   ResponseEntity<byte[]> picture(@PathVariable UUID id, @PathVariable long revision)
       throws IOException, InterruptedException {
     String document = history.get(id, revision).document();
+    Scene scene = shown.filled(scenes.get(id).projectId(), document);
+    // What is shown within it may change while the revision stays as it is.
+    CacheControl kept =
+        scene.insets().isEmpty()
+            ? CacheControl.maxAge(Duration.ofDays(1)).immutable()
+            : CacheControl.maxAge(Duration.ofSeconds(10));
     turn.acquire();
     try {
       return ResponseEntity.ok()
-          .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).immutable().cachePrivate())
+          .cacheControl(kept.cachePrivate())
           .contentType(MediaType.IMAGE_PNG)
-          .body(png(shown.filled(scenes.get(id).projectId(), document)));
+          .body(png(scene));
     } finally {
       turn.release();
     }

@@ -19,6 +19,7 @@ import rovingglyph.scene.Scene;
 import rovingglyph.scene.SceneShelf;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.schema.Problem;
+import rovingglyph.server.RefusedException;
 
 /** The scenes of a project that others show within them. */
 @Component
@@ -26,13 +27,20 @@ public class ShownScenes {
   /** A scene that is shown. */
   public record Shown(UUID id, String name, @JsonRawValue String document) {}
 
+  /** The longest that documents shown within one may be together, in characters. */
+  private static final long MOST = 40_000_000;
+
   private final JdbcClient jdbc;
 
   public ShownScenes(JdbcClient jdbc) {
     this.jdbc = jdbc;
   }
 
-  /** The named ones of a project and all that these show; those that are gone are left out. */
+  /**
+   * The named ones of a project and all that these show; those that are gone are left out.
+   *
+   * @throws RefusedException if they are too long to be taken along
+   */
   public List<Shown> of(UUID project, Collection<String> ids) {
     Map<String, Shown> out = new LinkedHashMap<>();
     Set<String> next = new LinkedHashSet<>(ids);
@@ -52,6 +60,12 @@ public class ShownScenes {
         next.addAll(SceneShelf.shownBy(SceneCodec.read(s.document())));
       }
       next.removeAll(out.keySet());
+      if (out.values().stream().mapToLong(s -> s.document().length()).sum() > MOST) {
+        throw RefusedException.bad(
+            "The scenes that are shown have more than "
+                + MOST / 1_000_000
+                + " million characters together; show fewer, or simpler ones");
+      }
     }
     return new ArrayList<>(out.values());
   }

@@ -2,6 +2,7 @@ package rovingglyph.webexport;
 
 import java.util.List;
 import rovingglyph.frame.PreparedLettering;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
@@ -30,6 +31,12 @@ final class DrivenLetters {
           Channel.END_MARGIN,
           Channel.BASELINE_SHIFT,
           Channel.SIZE);
+
+  /**
+   * Units of the row's group in one px. Browsers measure the way along a path by lines within half
+   * a unit of it, which in whole px put letters of tight bends more than a px off.
+   */
+  private static final int FINE = 128;
 
   private final PreparedLettering prepared;
   private final Lettering lettering;
@@ -148,6 +155,11 @@ final class DrivenLetters {
     }
   }
 
+  /** The attribute of the group round the letters of a row. */
+  static String units() {
+    return " transform=\"scale(" + Decimal.text(1.0 / FINE, 9) + ")\"";
+  }
+
   /** The rule that all letters of the row share, once for all that is written of them. */
   void share(StringBuilder style) {
     boolean turns = lettering.seat().orientation() == Seat.Orientation.TURN;
@@ -185,12 +197,12 @@ final class DrivenLetters {
       out.append(";opacity:calc(clamp(0,(" + distance + ")*1000 + 1,1)*clamp(0,(");
       out.append(number(contour.length()) + " - (" + distance + "))*1000 + 1,1))");
     }
-    out.append(";transform:translateY(calc(" + value(Channel.BASELINE_SHIFT, -1) + "*1px))");
+    out.append(";transform:translateY(calc(" + value(Channel.BASELINE_SHIFT, -FINE) + "*1px))");
     double turn = row.values().get(Channel.LETTER_TURN);
     out.append(turn == 0 ? "" : " rotate(" + number(turn) + "deg)");
     double size = row.values().size();
-    String across = value(Channel.SIZE, p.width() / size);
-    String up = value(Channel.SIZE, p.height() / size);
+    String across = value(Channel.SIZE, FINE * p.width() / size);
+    String up = value(Channel.SIZE, FINE * p.height() / size);
     out.append(" scale(calc(" + across + ")");
     out.append(up.equals(across) ? ")\">" : ",calc(" + up + "))\">");
     for (Cluster.Glyph g : inked) {
@@ -262,9 +274,9 @@ final class DrivenLetters {
       return "calc((" + distance + ")*" + Decimal.text(100 / contour.length(), 9) + "%)";
     }
     if (row.ends() == Seat.EndRule.WRAP) {
-      return "calc(mod(" + distance + "," + number(contour.length()) + ")*1px)";
+      return "calc(mod(" + distance + "," + number(contour.length()) + ")*" + FINE + "px)";
     }
-    return "calc((" + number(run) + " + " + distance + ")*1px)";
+    return "calc((" + number(run) + " + " + distance + ")*" + FINE + "px)";
   }
 
   /** A channel times a factor: its property where it moves, else the number itself. */
@@ -279,21 +291,22 @@ final class DrivenLetters {
     return "--" + name + "-" + c.field();
   }
 
+  /** The path in fine units, at open ends as much longer as letters go past them. */
   private String track() {
+    String middle = SvgPath.write(contour.mapped(new Affine(FINE, 0, 0, FINE, 0, 0)), 3);
     if (!open || run == 0) {
-      return SvgPath.write(contour, 4);
+      return middle;
     }
     Contour.Station first = contour.at(0);
     Contour.Station last =
         contour.at(contour.closed() ? Math.nextDown(contour.length()) : contour.length());
-    String middle = SvgPath.write(contour, 4);
     middle = contour.closed() ? middle.substring(0, middle.length() - 1) : middle;
     return "M"
-        + pair(first.point().minus(first.tangent().times(run)))
+        + pair(first.point().minus(first.tangent().times(run)).times(FINE))
         + "L"
         + middle.substring(1)
         + "L"
-        + pair(last.point().plus(last.tangent().times(run)));
+        + pair(last.point().plus(last.tangent().times(run)).times(FINE));
   }
 
   private static String pair(Point p) {

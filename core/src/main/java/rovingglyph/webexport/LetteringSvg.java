@@ -131,7 +131,8 @@ final class LetteringSvg {
       DoubleUnaryOperator em = t -> unit.applyAsDouble(t) * size(row, t);
       boolean only = inks.size() == 1;
       String measured = only ? inks.get(0).measured(em) : "";
-      out.append("<g class=\"" + name + "-r" + i + "\"" + measured + ">\n");
+      String units = sampled == null ? DrivenLetters.units() : "";
+      out.append("<g class=\"" + name + "-r" + i + "\"" + units + measured + ">\n");
       if (sampled == null) {
         driven.get(i).write(out, inks.get(0), fills, i);
       } else {

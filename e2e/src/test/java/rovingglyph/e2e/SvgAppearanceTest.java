@@ -41,6 +41,9 @@ class SvgAppearanceTest {
         "<body style='margin:0'>"
             + AnimatedSvg.write(scene, new EmbeddedBitmaps(KeptPictures.bitmaps()))
             + "</body>");
+    // A picture that is not decoded yet is not in a screenshot.
+    page.evaluate(
+        "() => Promise.all([...document.querySelectorAll('image')].map(i => i.decode()))");
     Random random = new Random(seed);
     for (int i = 0; i < 3; i++) {
       double t = random.nextInt(99) / 25.0 + 0.002 + random.nextDouble() * 0.036;

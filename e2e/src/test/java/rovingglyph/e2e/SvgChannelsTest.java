@@ -225,7 +225,7 @@ class SvgChannelsTest {
     try (Page page = Browser.context(WIDTH, HEIGHT).newPage()) {
       for (var c : channels().entrySet()) {
         List<String> ways = ways(c.getKey(), c.getValue());
-        for (int i = 0; i < 3; i++) {
+        for (int i = 0; i < 2; i++) {
           String way = ways.get((5 * i + tried) % ways.size());
           String seat = SEATS.get((tried + i) % SEATS.size());
           String more = tried % 4 == 0 ? ",\"shownFrom\":0.31,\"shownTo\":1.62" : "";

@@ -2,9 +2,7 @@ package rovingglyph.webexport;
 
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
@@ -58,8 +56,7 @@ public final class AnimatedSvg {
   private final SharedMotions motions;
   private final PlacesSvg places;
   private final ShownSvg showing;
-  private final Bitmaps bitmaps;
-  private final Map<String, String> bitmapIds;
+  private final BitmapsSvg bitmaps;
 
   /** Names of the items whose group is faded instead of themselves. */
   private final Set<String> fadedAsWhole = new HashSet<>();
@@ -76,12 +73,11 @@ public final class AnimatedSvg {
 
   private AnimatedSvg(PreparedScene prepared, Bitmaps bitmaps) {
     this.prepared = prepared;
-    this.bitmaps = bitmaps;
+    this.bitmaps = new BitmapsSvg(bitmaps);
     this.scene = prepared.scene();
     this.clock = SvgClock.of(scene);
     this.style = new StringBuilder();
     this.body = new StringBuilder();
-    this.bitmapIds = new LinkedHashMap<>();
     this.motion = new CssMotion(clock);
     this.values = new MovingValues(clock, motion, style);
     // Two exports set into one page must not share names.
@@ -103,7 +99,6 @@ public final class AnimatedSvg {
     this.clock = round.clock.within(inset.inset(), inset.source());
     this.style = round.style;
     this.body = round.body;
-    this.bitmapIds = round.bitmapIds;
     this.motion = new CssMotion(clock);
     this.values = new MovingValues(clock, motion, style);
     this.prefix = name;
@@ -142,9 +137,7 @@ public final class AnimatedSvg {
     if (hasOutlines(scene)) {
       style.append(Ink.properties());
     }
-    Map<String, BitmapNeed> needs = new LinkedHashMap<>();
-    bitmaps(scene, 1, needs);
-    needs.forEach(this::bitmap);
+    body.append(bitmaps.define(scene, prefix));
     items(scene.stack());
     return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 "
         + scene.width()
@@ -162,45 +155,6 @@ public final class AnimatedSvg {
   private static boolean hasOutlines(Scene scene) {
     return scene.items().values().stream().anyMatch(i -> !Outlines.effects(i).isEmpty())
         || scene.shown().values().stream().anyMatch(AnimatedSvg::hasOutlines);
-  }
-
-  /**
-   * What a bitmap has to be.
-   *
-   * @param width so many pixels across are enough
-   * @param picture one that shows it
-   */
-  private record BitmapNeed(double width, Picture picture) {}
-
-  /**
-   * Adds the bitmaps that a scene shows, and those in the scenes that it shows.
-   *
-   * @param scale px of the file per px of the scene, at most
-   */
-  private static void bitmaps(Scene scene, double scale, Map<String, BitmapNeed> needs) {
-    for (Picture p : scene.paintedPictures()) {
-      double width = PictureSvg.widest(p, scene) * scale;
-      needs.merge(p.image(), new BitmapNeed(width, p), (a, b) -> a.width() >= b.width() ? a : b);
-    }
-    for (Inset i : scene.insets()) {
-      Scene shown = scene.shown().get(i.scene());
-      if (shown != null) {
-        bitmaps(shown, scale * PlacesSvg.largest(i, scene), needs);
-      }
-    }
-  }
-
-  /** Every bitmap once, of the natural size of its picture, however often it is shown. */
-  private void bitmap(String image, BitmapNeed need) {
-    String address = bitmaps.address(image, need.width());
-    if (address == null) {
-      return;
-    }
-    String id = prefix + "-b" + bitmapIds.size();
-    bitmapIds.put(image, id);
-    body.append("<defs><image id=\"" + id + "\" preserveAspectRatio=\"none\" width=\"");
-    body.append(need.picture().pixelWidth() + "\" height=\"" + need.picture().pixelHeight());
-    body.append("\" href=\"" + address + "\"/></defs>\n");
   }
 
   private void items(List<String> ids) {
@@ -410,7 +364,7 @@ public final class AnimatedSvg {
 
     @Override
     public Void picture(Picture p) {
-      String bitmap = bitmapIds.get(p.image());
+      String bitmap = bitmaps.id(p.image());
       PreparedPicture seen = new PreparedPicture(p, 0);
       if (!ink.isPlain()) {
         placed(name, p, () -> measured(t -> scale(p, t), () -> rectangle(seen::seen)));

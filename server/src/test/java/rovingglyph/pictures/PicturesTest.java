@@ -142,6 +142,25 @@ class PicturesTest {
   }
 
   @Test
+  void oneThatIsOnlyInASceneShownWithinAWaitingExportStays() throws IOException {
+    String id = object(upload("Within", MadePictures.png(58, 34))).getString("id", "");
+    String document =
+        "{\"scene\":{},\"shown\":{\"s\":{\"items\":[{\"kind\":\"picture\",\"image\":\"%s\"}]}}}";
+    JdbcClient jdbc = SERVER.bean(JdbcClient.class);
+    jdbc.sql(
+            """
+            insert into export
+              (id, scene_id, scene_name, format, options, document, state, frames_total)
+            values (gen_random_uuid(), ?::uuid, 'Kites', 'png', '{}', ?::json, 'WAITING', 1)""")
+        .params(scene, document.formatted(id))
+        .update();
+    assertThat(remove(id, false).statusCode()).isEqualTo(204);
+    assertThat(SERVER.send("GET", "/api/pictures/" + id + "/levels", null).statusCode())
+        .isEqualTo(200);
+    jdbc.sql("delete from export where scene_id = ?::uuid").param(scene).update();
+  }
+
+  @Test
   void aCopyOfAProjectHasItsPictures() throws IOException {
     upload("First", MadePictures.png(40, 30));
     upload("Second", MadePictures.gif(40, 30));

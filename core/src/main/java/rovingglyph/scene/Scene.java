@@ -247,40 +247,12 @@ public record Scene(
 
   /** The scene with other pictures to trace over. */
   public Scene withTemplates(List<TracingImage> newTemplates) {
-    return new Scene(
-        name,
-        width,
-        height,
-        rate,
-        length,
-        background,
-        paths,
-        items,
-        List.copyOf(newTemplates),
-        cues,
-        blur,
-        stack,
-        shown,
-        extras);
+    return with(paths, items, List.copyOf(newTemplates), cues, stack, shown);
   }
 
   /** The scene with others at hand that its insets show, by id. */
   public Scene showing(Map<String, Scene> scenes) {
-    return new Scene(
-        name,
-        width,
-        height,
-        rate,
-        length,
-        background,
-        paths,
-        items,
-        templates,
-        cues,
-        blur,
-        stack,
-        Map.copyOf(scenes),
-        extras);
+    return with(paths, items, templates, cues, stack, Map.copyOf(scenes));
   }
 
   /** The cue with this id; null if there is none. */
@@ -355,6 +327,16 @@ public record Scene(
       Map<String, Item> newItems,
       List<Cue> newCues,
       List<String> newStack) {
+    return with(newPaths, newItems, templates, newCues, newStack, shown);
+  }
+
+  private Scene with(
+      List<GuidePath> newPaths,
+      Map<String, Item> newItems,
+      List<TracingImage> newTemplates,
+      List<Cue> newCues,
+      List<String> newStack,
+      Map<String, Scene> newShown) {
     return new Scene(
         name,
         width,
@@ -364,11 +346,11 @@ public record Scene(
         background,
         newPaths,
         newItems,
-        templates,
+        newTemplates,
         newCues,
         blur,
         newStack,
-        shown,
+        newShown,
         extras);
   }
 }

@@ -13,14 +13,11 @@ export type Dragged = Pick<SceneEntry, 'id' | 'projectId' | 'name'>;
 /** Adds a scene of the project as an inset, with its middle at a place, and opens Dress. */
 export async function addInset(shown: Dragged, at?: [number, number]): Promise<void> {
   if (!(await canShow(shown))) return;
-  const { doc } = useEditor.getState();
   const [width = 0, height = 0] = core.sceneSize(shown.id);
-  if (!doc || width === 0) return;
-  // As large as its frame is, or as much smaller as this one asks.
-  const scale = Math.min(1, doc.width / width, doc.height / height);
+  if (width === 0) return;
   const id = newId();
   const place = at && { x: at[0], y: at[1] };
-  const edit = { op: 'addInset' as const, id, name: shown.name, scene: shown.id, scale };
+  const edit = { op: 'addInset' as const, id, name: shown.name, scene: shown.id, width, height };
   if (applyEdit({ ...edit, ...place }).length > 0) return;
   select(id);
   useEditor.setState({ tab: 'dress' });

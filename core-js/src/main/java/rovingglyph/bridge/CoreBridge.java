@@ -226,6 +226,7 @@ public final class CoreBridge {
   public static String showingRefused(String open, String other) {
     Scene scene = standing.scene();
     JsonObject edit = new JsonObject().add("op", "addInset").add("id", "shown").add("scene", other);
+    edit.add("width", 1).add("height", 1);
     Scene then = SceneEdits.apply(scene, standing, edit.toString());
     List<String> circle = shelf.circle(open, then);
     boolean many = shelf.count(then) > SceneShelf.MOST_INSETS;

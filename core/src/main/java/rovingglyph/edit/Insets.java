@@ -16,14 +16,16 @@ import rovingglyph.scene.Scene;
 import rovingglyph.scene.Transformed;
 import rovingglyph.scene.UnknownFields;
 import rovingglyph.schema.Field;
+import rovingglyph.schema.FieldType;
 import rovingglyph.schema.Types;
 import rovingglyph.schema.Values;
 
 /** Edits of insets. */
 final class Insets {
   private static final Field<Values, String> SHOWN = argument("scene", Types.id());
-  private static final Field<Values, Double> SCALE =
-      argument("scale", Types.number(0.001, 1000, "")).optional();
+  private static final FieldType<Integer> PIXELS = Types.integer(1, 100_000, "px");
+  private static final Field<Values, Integer> WIDTH = argument("width", PIXELS);
+  private static final Field<Values, Integer> HEIGHT = argument("height", PIXELS);
 
   private static final Field<Values, Double> NEW_X = argument("x", Arguments.ANY).optional();
   private static final Field<Values, Double> NEW_Y = argument("y", Arguments.ANY).optional();
@@ -33,7 +35,7 @@ final class Insets {
           Command.of(
               "addInset",
               "Added a scene",
-              List.of(ID, Arguments.NAME, SHOWN, SCALE, NEW_X, NEW_Y),
+              List.of(ID, Arguments.NAME, SHOWN, WIDTH, HEIGHT, NEW_X, NEW_Y),
               Insets::add),
           Command.of(
               "showScene", "Put another scene in", List.of(ITEM, SHOWN), Insets::showAnother));
@@ -42,7 +44,8 @@ final class Insets {
 
   /**
    * A new inset {@code id} of a {@code scene} before all else, with its middle at {@code x}, {@code
-   * y}, else in that of the frame.
+   * y}, else in that of the frame: as large as that scene's frame is, {@code width} by {@code
+   * height}, or as much smaller as this one asks.
    */
   private static Scene add(Scene scene, Values v) {
     Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
@@ -52,8 +55,9 @@ final class Insets {
     double y = v.get(NEW_Y) == null ? scene.height() / 2.0 : v.get(NEW_Y);
     values.put(Channel.X, new AnimatedValue(Channel.X.clamp(x)));
     values.put(Channel.Y, new AnimatedValue(Channel.Y.clamp(y)));
-    double scale = v.get(SCALE) == null ? 1 : v.get(SCALE);
-    values.put(Channel.SCALE, new AnimatedValue(Channel.SCALE.clamp(scale)));
+    double fitting =
+        Math.min(scene.width() / (double) v.get(WIDTH), scene.height() / (double) v.get(HEIGHT));
+    values.put(Channel.SCALE, new AnimatedValue(Channel.SCALE.clamp(Math.min(fitting, 1))));
     String name = v.get(Arguments.NAME) == null ? "Inset" : v.get(Arguments.NAME);
     Inset inset =
         new Inset(

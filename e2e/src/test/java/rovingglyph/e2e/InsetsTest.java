@@ -26,7 +26,7 @@ class InsetsTest {
   private Workbench w;
   private String kite;
 
-  /** An empty scene beside one that is full of red, half as large. */
+  /** An empty scene beside one that is full of red, twice as large. */
   @BeforeEach
   void twoScenes() {
     page = Browser.page();
@@ -37,7 +37,7 @@ class InsetsTest {
     kite = json("POST", path, "{\"name\":\"Kite\"}").getString("id", "");
     String document =
         """
-        {"format":"roving-glyph-scene","version":2,"name":"Kite","width":960,"height":540,"rate":"25",
+        {"format":"roving-glyph-scene","version":2,"name":"Kite","width":3840,"height":2160,"rate":"25",
          "length":2,"background":"#C4472D"}""";
     SERVER.send("PUT", "/api/scenes/" + kite, document, "If-Match", "\"1\"");
     w = Workbench.open(SERVER, page, open);
@@ -82,7 +82,7 @@ class InsetsTest {
     w.button("Add Kite").click();
     w.waitKept();
     assertThat(inset().getString("scene", "")).isEqualTo(kite);
-    assertThat(inset().getDouble("scale", 0)).isEqualTo(1);
+    assertThat(inset().getDouble("scale", 0)).as("as the frame asks").isEqualTo(0.5);
     int before = middle();
     page.getByLabel("With its backdrop").check();
     w.waitKept();

@@ -108,6 +108,26 @@ export interface KeptImage {
   height: number;
 }
 
+/** Footage of a project; width and height are its natural size, px. */
+export interface KeptFootage {
+  id: string;
+  name: string;
+  width: number;
+  height: number;
+  /** Frames in one second, on average. */
+  rate: number;
+  /** Seconds. */
+  length: number;
+  sound: boolean;
+  size: number;
+  state: 'preparing' | 'ready' | 'failed';
+  /** 0 to 1, while it is being prepared. */
+  done: number;
+  /** Why it failed. */
+  message: string | null;
+  used: boolean;
+}
+
 /** A picture of a project; width and height are its natural size, px. */
 export interface KeptPicture {
   id: string;
@@ -214,6 +234,22 @@ export const api = {
   /** The sizes in which a picture is kept for painting, the largest first. */
   pictureLevels: (id: string) =>
     ask<{ width: number; height: number }[]>('GET', `/api/pictures/${id}/levels`),
+  footage: (project: string) => ask<KeptFootage[]>('GET', `/api/projects/${project}/footage`),
+  removeFootage: (project: string, id: string, used: boolean) =>
+    ask<void>('DELETE', `/api/projects/${project}/footage/${id}?used=${used}`),
+  footageFrames: (id: string) =>
+    ask<{ times: number[]; runs: number[]; type: string; width: number; height: number }>(
+      'GET',
+      `/api/footage/${id}/frames`,
+    ),
+  beginUpload: (project: string, name: string, size: number) =>
+    ask<{ id: string }>('POST', `/api/projects/${project}/uploads`, json({ name, size })),
+  /** How many pieces are there, from the first on. */
+  upload: (id: string) => ask<{ received: number }>('GET', `/api/uploads/${id}`),
+  putPiece: (id: string, number: number, piece: Blob) =>
+    ask<void>('PUT', `/api/uploads/${id}/pieces/${number}`, piece, BYTES),
+  endUpload: (id: string) => ask<KeptFootage>('POST', `/api/uploads/${id}/end`),
+  giveUpUpload: (id: string) => ask<void>('DELETE', `/api/uploads/${id}`),
   curves: (project: string) => ask<KeptCurve[]>('GET', `/api/projects/${project}/curves`),
   keepCurve: (project: string, path: GuidePath) =>
     ask<KeptCurve>('POST', `/api/projects/${project}/curves`, json(path)),

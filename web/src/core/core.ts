@@ -326,6 +326,23 @@ export function unitOf(channel: Channel): string {
 
 let kinds: ShapeKind[] | undefined;
 
+/** A piece of sound; see the Java class Soundtrack. */
+export interface Sound {
+  /** Its number, for {@link soundGain}. */
+  piece: number;
+  image: string;
+  at: number;
+  seconds: number;
+  from: number;
+  speed: number;
+}
+
+/** What is heard of the opened scene. */
+export function sounds(): Sound[] {
+  const all = JSON.parse(bridge.sounds()) as Omit<Sound, 'piece'>[];
+  return all.map((s, piece) => ({ ...s, piece }));
+}
+
 /** The shapes given by numbers, with small pictures of them. */
 export function shapeKinds(): ShapeKind[] {
   kinds ??= JSON.parse(bridge.shapeKinds()) as ShapeKind[];
@@ -362,6 +379,10 @@ export function pathParts(data: string) {
 
 export const {
   putRun,
+  framesOf,
+  frameOf,
+  footageAt,
+  soundGain,
   putScene,
   clearScenes,
   sceneSize,

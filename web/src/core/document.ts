@@ -37,6 +37,7 @@ export type {
   MovingColour,
   Profile,
   Phrases,
+  Footage,
   Picture,
   Ride,
   Rows,
@@ -81,7 +82,8 @@ export type Recipe = doc.Recipe & Record<string, unknown>;
 export type DrawingItem = doc.Drawing;
 
 /** What is put somewhere as a whole. */
-export type Placed = doc.Drawing | doc.Group | doc.ColourField | doc.Picture | doc.Inset;
+export type Placed =
+  doc.Drawing | doc.Group | doc.ColourField | doc.Picture | doc.Footage | doc.Inset;
 
 /** The name of a value that can move; the core lists them (the Java class Channel). */
 export type Channel = string;

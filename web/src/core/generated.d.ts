@@ -4,6 +4,11 @@ declare module '*/generated/core.js' {
   export function complete(document: string): string;
   export function putRun(key: string, run: string): void;
   export function forget(face: string): void;
+  export function framesOf(id: string, times: Float64Array): void;
+  export function frameOf(id: string, moment: number): number;
+  export function footageAt(time: number): Float64Array;
+  export function sounds(): string;
+  export function soundGain(piece: number, time: number): number;
   export function putScene(id: string, document: string): void;
   export function clearScenes(): void;
   export function showingRefused(open: string, other: string): string;

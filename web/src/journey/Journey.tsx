@@ -5,6 +5,7 @@ import * as core from '../core/core';
 import type { Channel } from '../core/document';
 import { useEditor } from '../state/editor';
 import { letteringOf, nameOf } from '../state/items';
+import { useSounds } from '../stage/sound';
 import { markOf } from '../stage/StackStrip';
 import { channelsOf, chartedOf } from '../state/channels';
 import { Choice } from '../ui/Choice';
@@ -15,6 +16,7 @@ import { KeyTable } from './KeyTable';
 import { Lane, LANE } from './Lane';
 import { extent, scaleOf } from './scale';
 import { Unrolled } from './Unrolled';
+import { Wave, WAVE } from './Wave';
 import { toggleLane, useView, zoomAt } from './view';
 
 /** The right column: the chosen item's movement, value across and time down. */
@@ -51,7 +53,8 @@ export function Journey() {
   );
   const along = lettering !== undefined && channel === 'pathOffset';
   const length = along ? (item?.length ?? null) : null;
-  const width = room[0] - laneCount * LANE - (laneCount > 0 ? 8 : 0);
+  const heard = useSounds().length > 0;
+  const width = room[0] - (heard ? WAVE : 0) - laneCount * LANE - (laneCount > 0 ? 8 : 0);
   const [from, to] = useMemo(
     () => extent(samples, length, unitOf(channel)),
     [samples, length, channel],
@@ -87,6 +90,7 @@ export function Journey() {
                 className={`flex min-h-0 flex-1 ${laneCount > 0 ? 'pr-2' : ''}`}
                 data-testid="chart"
               >
+                {heard && <Wave scale={scale} height={room[1]} />}
                 <div className="min-w-0 flex-1">
                   <Chart
                     item={selected}

@@ -8,6 +8,7 @@ import {
   drawingOf,
   fieldOf,
   filledPathOf,
+  footageOf,
   groupOf,
   insetOf,
   itemOf,
@@ -24,10 +25,12 @@ import { DrawingSection } from './dress/DrawingSection';
 import { FieldSection } from './dress/FieldSection';
 import { FilledPathSection } from './dress/FilledPathSection';
 import { FinishSection } from './dress/FinishSection';
+import { FootageSection } from './dress/FootageSection';
 import { InsetSection } from './dress/InsetSection';
 import { LetteringSection } from './dress/LetteringSection';
 import { MeetsSection } from './dress/MeetsSection';
 import { PictureSection } from './dress/PictureSection';
+import { ProjectFootage } from './dress/ProjectFootage';
 import { ProjectPictures } from './dress/ProjectPictures';
 import { ProjectScenes } from './dress/ProjectScenes';
 import { GroupSection } from './GroupSection';
@@ -41,6 +44,7 @@ export function DressSheet() {
   const filled = filledPathOf(doc, selected);
   const drawing = drawingOf(doc, selected);
   const picture = pictureOf(doc, selected);
+  const footage = footageOf(doc, selected);
   const inset = insetOf(doc, selected);
   const placed = placedOf(doc, selected);
   const group = groupOf(doc, selected);
@@ -53,6 +57,7 @@ export function DressSheet() {
       {field && <FieldSection key={field.id} field={field} />}
       {filled && <FilledPathSection key={filled.id} item={filled} />}
       {picture && <PictureSection key={picture.id} picture={picture} />}
+      {footage && <FootageSection key={footage.id} footage={footage} />}
       {inset && <InsetSection key={inset.id} inset={inset} />}
       {cut && <CutSection key={cut.id} cut={cut} />}
       {drawing && <DrawingSection key={drawing.id} drawing={drawing} />}
@@ -74,6 +79,7 @@ export function DressSheet() {
           Choose what is to be dressed, on the stage or in the stack.
         </p>
       )}
+      <ProjectFootage />
       <ProjectPictures />
       <ProjectScenes />
       <section className="section">

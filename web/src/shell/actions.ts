@@ -16,13 +16,14 @@ import { showHistory } from '../state/history';
 import { groupOf, itemOf } from '../state/items';
 import {
   addColourField,
+  cueHere,
   addLettering,
   groupChosen,
   removeItems,
   restack,
   ungroup,
 } from '../state/itemActions';
-import { choosePictures } from '../stage/pictureDrop';
+import { chooseFootage, choosePictures } from '../stage/pictureDrop';
 import { deletePoints, finishDrawing, giveUpDrawing } from '../state/paths';
 import { toggleDusk, useTheme } from '../state/theme';
 import { chosenWith, setShown, toggleFlag } from '../state/values';
@@ -97,6 +98,7 @@ export const ACTIONS: Action[] = [
   },
   { label: 'One frame back', group: 'Play', keys: [','], run: () => stepFrame(-1) },
   { label: 'One frame on', group: 'Play', keys: ['.'], run: () => stepFrame(1) },
+  { label: 'Set a cue at the playhead', group: 'Play', keys: ['q'], run: cueHere },
   { label: 'Previous keyframe', group: 'Play', keys: ['k'], run: () => goToKeyframe(-1) },
   { label: 'Next keyframe', group: 'Play', keys: ['l'], run: () => goToKeyframe(1) },
   {
@@ -128,6 +130,7 @@ export const ACTIONS: Action[] = [
   { label: 'Choose no keyframe and no point', group: 'Edit', keys: ['Escape'], run: letGo },
   { label: 'Add a lettering', group: 'Items', run: addLettering },
   { label: 'Add pictures from files', group: 'Items', run: choosePictures },
+  { label: 'Add footage from files', group: 'Items', run: chooseFootage },
   { label: 'Add a colour field', group: 'Items', run: addColourField },
   {
     label: 'Hide or show the chosen item',

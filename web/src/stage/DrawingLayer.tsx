@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import * as core from '../core/core';
 import type { Knot, Pair } from '../core/document';
 import { useEditor, type Drawing } from '../state/editor';
-import { pictureOf } from '../state/items';
+import { bitmappedOf } from '../state/items';
 import { drawnSoFar, finishDrawing } from '../state/paths';
 import { useBitmaps } from './bitmaps';
 import type { ToScene } from './coordinates';
@@ -98,7 +98,7 @@ export function DrawingLayer({ drawing, unit, toScene }: Props) {
   };
 
   useBitmaps((s) => s.arrived);
-  const image = pictureOf(doc, drawing.cut ?? null)?.image;
+  const image = bitmappedOf(doc, drawing.cut ?? null)?.image;
   const wire = useRef<{ time: number; found: Wire } | null>(null);
   const cling = (from: Knot, to: Pair, free: boolean): Pair[] => {
     if (free || !drawing.cut || !image) return [to];

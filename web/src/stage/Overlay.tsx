@@ -2,7 +2,15 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import * as core from '../core/core';
 import { isShape } from '../core/document';
 import { pathOf, select, selectAlso, useEditor } from '../state/editor';
-import { cutOf, fieldOf, isLocked, itemOf, letteringOf, placedOf } from '../state/items';
+import {
+  bitmappedOf,
+  cutOf,
+  fieldOf,
+  isLocked,
+  itemOf,
+  letteringOf,
+  placedOf,
+} from '../state/items';
 import { editPath } from '../state/paths';
 import { sceneCoordinates } from './coordinates';
 import { DrawingLayer } from './DrawingLayer';
@@ -145,13 +153,13 @@ export function Overlay({ unit }: { unit: number }) {
           {seats && (tab === 'words' || tab === 'seat' || tab === 'move') && (
             <SeatHandles id={lettering.id} stops={tab !== 'words'} unit={inner} toScene={toScene} />
           )}
-          {places && placed.kind === 'picture' && (
+          {places && bitmappedOf(doc, placed.id) && (
             <PictureHandles id={placed.id} unit={inner} toScene={toScene} toRound={toRound} />
           )}
           {places && (
             <PlaceHandles
               id={placed.id}
-              scales={placed.kind !== 'picture'}
+              scales={!bitmappedOf(doc, placed.id)}
               unit={inner}
               toScene={toScene}
               toRound={toRound}

@@ -1,7 +1,19 @@
-import { Maximize2, Minimize2, Pause, Play, Repeat, StepBack, StepForward } from 'lucide-react';
+import {
+  Maximize2,
+  Minimize2,
+  Pause,
+  Play,
+  Repeat,
+  StepBack,
+  StepForward,
+  Volume2,
+  VolumeX,
+} from 'lucide-react';
 import { framesPerSecond } from '../core/core';
 import { setTime, useEditor } from '../state/editor';
+import { IconButton } from '../ui/IconButton';
 import { pause, play } from './playback';
+import { useSound, useSounds } from './sound';
 import { clock } from './time';
 
 /** Goes to the keyframe before or after the playhead, of any value of the chosen item. */
@@ -31,6 +43,8 @@ export function Transport() {
   const loop = useEditor((s) => s.loop);
   const full = useEditor((s) => s.full);
   const frames = useEditor((s) => s.summary?.frames ?? 1);
+  const sounds = useSounds().length > 0;
+  const heard = useSound((s) => s.on);
   if (!doc) return null;
   const fps = framesPerSecond(doc.rate);
   return (
@@ -100,6 +114,15 @@ export function Transport() {
           {full ? <Minimize2 className="size-4" /> : <Maximize2 className="size-4" />}
           {full ? 'Workbench' : 'Full frame'}
         </button>
+        {sounds && (
+          <IconButton
+            label={heard ? 'Play without sound' : 'Play with sound'}
+            pressed={heard}
+            onClick={() => useSound.setState({ on: !heard })}
+          >
+            {heard ? <Volume2 className="size-4" /> : <VolumeX className="size-4" />}
+          </IconButton>
+        )}
         <div className="ml-auto flex shrink-0 gap-1.5">
           <button
             type="button"

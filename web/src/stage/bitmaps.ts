@@ -105,7 +105,7 @@ async function askLevel(id: string, level: number): Promise<void> {
 }
 
 /** A bitmap with its outermost pixels once more round it. */
-function framed(bitmap: ImageBitmap): Bitmap | null {
+export function framed(bitmap: ImageBitmap): Bitmap | null {
   const { width: w, height: h } = bitmap;
   const canvas = document.createElement('canvas');
   canvas.width = w + 2;

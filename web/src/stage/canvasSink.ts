@@ -32,7 +32,12 @@ export interface Bitmap {
  * The bitmap of a picture, by its index in the scene, that is right for so many pixels across and
  * down; none while it is on its way.
  */
-export type Bitmaps = (index: number, across: number, down: number) => Bitmap | undefined;
+export type Bitmaps = (
+  index: number,
+  moment: number,
+  across: number,
+  down: number,
+) => Bitmap | undefined;
 
 /** What is done with a layer when it ends. */
 interface Open {
@@ -152,7 +157,7 @@ export class CanvasSink implements FrameSink {
     const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = paint.map;
     const across = Math.hypot(a, b) * this.scale;
     const down = Math.hypot(c, d) * this.scale;
-    const bitmap = this.bitmaps(paint.image, across, down);
+    const bitmap = this.bitmaps(paint.image, paint.moment, across, down);
     if (!bitmap) return;
     const { width: w, height: h, pattern } = bitmap;
     // Round the bitmap stands one pixel of its edge, so that it does not fade out there.

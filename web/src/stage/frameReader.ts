@@ -8,6 +8,8 @@ export interface FramePaint {
   rgb: number;
   /** Index of the picture of one that is an image. */
   image: number;
+  /** The moment of footage, seconds; less than 0 for a picture. */
+  moment: number;
   /** Of a gradient or an image: the six numbers of its map. */
   map: Float64Array;
   stops: { offset: number; rgb: number; opacity: number }[];
@@ -131,16 +133,16 @@ function steps(n: Float64Array, from: number, to: number, sink: Pick<FrameSink, 
 
 function paintSize(n: Float64Array, at: number): number {
   if (n[at] === PaintKind.PLAIN) return 3;
-  return n[at] === PaintKind.IMAGE ? 9 : 9 + 3 * n[at + 8]!;
+  return n[at] === PaintKind.IMAGE ? 10 : 9 + 3 * n[at + 8]!;
 }
 
 function paint(n: Float64Array, at: number): FramePaint {
   const kind = n[at]!;
   const alpha = n[at + 1]!;
-  const paint: FramePaint = { kind, alpha, rgb: 0, image: -1, map: NOTHING, stops: [] };
+  const paint: FramePaint = { kind, alpha, rgb: 0, image: -1, moment: -1, map: NOTHING, stops: [] };
   if (kind === PaintKind.PLAIN) return { ...paint, rgb: n[at + 2]! };
   if (kind === PaintKind.IMAGE) {
-    return { ...paint, image: n[at + 2]!, map: n.subarray(at + 3, at + 9) };
+    return { ...paint, image: n[at + 2]!, moment: n[at + 3]!, map: n.subarray(at + 4, at + 10) };
   }
   const stops = Array.from({ length: n[at + 8]! }, (_, i) => ({
     offset: n[at + 9 + 3 * i]!,

@@ -1,6 +1,8 @@
 import * as core from '../core/core';
 import type { Pair } from '../core/document';
 import { bitmapOf } from './bitmaps';
+import type { Bitmap } from './canvasSink';
+import { frameOf, framesReady } from './footage';
 
 /** Pixels along the longer side of a picture in which edges are looked for. */
 const FINE = 960;
@@ -14,9 +16,21 @@ export interface Wire {
   line(from: Pair, to: Pair): Pair[];
 }
 
+/** The bitmap of a picture, or of the frame that footage shows. */
+function bitmapAt(image: string, time: number): Bitmap | undefined {
+  const shown = core.footageAt(time);
+  for (let i = 0; i < shown.length; i += 2) {
+    if (core.image(shown[i]!) === image) {
+      const frame = frameOf(image, shown[i + 1]!, FINE, FINE);
+      return framesReady(time) ? frame : undefined;
+    }
+  }
+  return bitmapOf(image, FINE, FINE);
+}
+
 /** Makes a picture ready for it; null while its bitmap is on its way. */
 export function wireOf(item: string, image: string, time: number): Wire | null {
-  const bitmap = bitmapOf(image, FINE, FINE);
+  const bitmap = bitmapAt(image, time);
   if (!bitmap) return null;
   const k = Math.min(1, FINE / Math.max(bitmap.width, bitmap.height));
   const [width, height] = [Math.round(bitmap.width * k), Math.round(bitmap.height * k)];

@@ -1,9 +1,13 @@
 import * as core from '../core/core';
 import { bitmapOf } from './bitmaps';
+import { frameOf } from './footage';
 import { CanvasSink, type Bitmaps } from './canvasSink';
 import { pathOf, readFrame } from './frameReader';
 
-const bitmaps: Bitmaps = (index, across, down) => bitmapOf(core.image(index), across, down);
+const bitmaps: Bitmaps = (index, moment, across, down) =>
+  moment < 0
+    ? bitmapOf(core.image(index), across, down)
+    : frameOf(core.image(index), moment, across, down);
 
 let shapes: Path2D[] = [];
 let shapesOf = -1;

@@ -1,10 +1,11 @@
 import { useEditor } from '../state/editor';
+import { addFootageFiles, FOOTAGE_FILES, isFootage } from '../state/footage';
 import { addInset, DRAGGED_SCENE, type Dragged } from '../state/insets';
 import { notify } from '../state/notices';
 import { addPictureFiles, PICTURE_FILES, picturesOf } from '../state/pictures';
 
 /**
- * Takes in pictures, and a scene of the project, dropped on the stage: on the frame where they are
+ * Takes in pictures, footage, and a scene of the project, dropped on the stage: on the frame where they are
  * dropped, else in its middle.
  */
 export function dropOnStage(e: React.DragEvent): void {
@@ -18,16 +19,20 @@ export function dropOnStage(e: React.DragEvent): void {
   if (files.length === 0) return;
   e.preventDefault();
   e.stopPropagation();
-  takeIn(files, placeOf(e));
+  void takeIn(files, placeOf(e));
 }
 
-function takeIn(files: File[], at?: [number, number]): void {
-  const pictures = picturesOf(files);
-  if (pictures.length < files.length) {
-    const other = files.find((f) => !pictures.includes(f));
-    notify(`${other?.name ?? 'The file'} is no picture: PNG, JPEG, WebP, AVIF, GIF or SVG.`);
+async function takeIn(files: File[], at?: [number, number]): Promise<void> {
+  const moving = await Promise.all(files.map(isFootage));
+  const footage = files.filter((_, i) => moving[i]);
+  const pictures = picturesOf(files).filter((f) => !footage.includes(f));
+  const other = files.find((f) => !footage.includes(f) && !pictures.includes(f));
+  if (other) {
+    notify(
+      `${other.name} is neither a picture (PNG, JPEG, WebP, AVIF, GIF, SVG) nor footage (MP4, MOV, WebM, GIF).`,
+    );
   }
-  if (pictures.length > 0) void addPictureFiles(pictures, at);
+  await Promise.all([addPictureFiles(pictures, at), addFootageFiles(footage, at)]);
 }
 
 /** A place on the frame, in scene pixels. */
@@ -53,7 +58,7 @@ export function takeFiles(): () => void {
   const dropped = (e: DragEvent) => {
     if (!e.dataTransfer?.files.length) return;
     e.preventDefault();
-    notify('Drop pictures on the stage.');
+    notify('Drop pictures and footage on the stage.');
   };
   const pasted = (e: ClipboardEvent) => {
     const files = [...(e.clipboardData?.files ?? [])];
@@ -61,7 +66,7 @@ export function takeFiles(): () => void {
     const typing = e.target instanceof HTMLElement && e.target.matches('input, textarea');
     if (files.length === 0 || typing) return;
     e.preventDefault();
-    takeIn(files);
+    void takeIn(files);
   };
   window.addEventListener('dragover', over);
   window.addEventListener('drop', dropped);
@@ -74,11 +79,16 @@ export function takeFiles(): () => void {
 }
 
 /** Opens the browser's own dialog for picture files. */
-export function choosePictures(): void {
+export const choosePictures = () => choose(PICTURE_FILES);
+
+/** The same for footage. */
+export const chooseFootage = () => choose(FOOTAGE_FILES);
+
+function choose(accept: string): void {
   const input = document.createElement('input');
   input.type = 'file';
   input.multiple = true;
-  input.accept = PICTURE_FILES;
-  input.onchange = () => takeIn([...(input.files ?? [])]);
+  input.accept = accept;
+  input.onchange = () => void takeIn([...(input.files ?? [])]);
   input.click();
 }

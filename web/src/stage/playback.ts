@@ -1,6 +1,8 @@
 import { create } from 'zustand';
 import { framesPerSecond } from '../core/core';
 import { useEditor } from '../state/editor';
+import { framesReady, lookAhead } from './footage';
+import { hear, hush } from './sound';
 
 /** Frames shown per second while playing; null while still. */
 export const useAchieved = create<{ rate: number | null }>(() => ({ rate: null }));
@@ -26,13 +28,16 @@ export function play(): void {
     const gone = begin + Math.floor(((Math.max(now, started) - started) / 1000) * fps);
     const over = !useEditor.getState().loop && gone >= frames;
     const frame = over ? frames - 1 : gone % frames;
-    if (frame !== last) {
+    // A frame of footage that has not come yet is waited for: never is another shown in its place.
+    if (frame !== last && framesReady(frame / fps)) {
       last = frame;
       shown = [...shown.filter((t) => now - t < 1000), now];
       useEditor.setState({ time: frame / fps });
       const span = now - (shown[0] ?? now);
+      lookAhead(frame / fps, fps, frames / fps);
       if (span > 400) useAchieved.setState({ rate: ((shown.length - 1) / span) * 1000 });
     }
+    hear((begin / fps + (Math.max(now, started) - started) / 1000) % (frames / fps));
     if (over) pause();
     else handle = requestAnimationFrame(tick);
   };
@@ -47,6 +52,7 @@ export function pause(): void {
 useEditor.subscribe((now, before) => {
   if (before.playing && !now.playing) {
     cancelAnimationFrame(handle);
+    hush();
     useAchieved.setState({ rate: null });
   } else if (now.playing && before.playing && now.doc && before.doc) {
     if (now.doc.rate !== before.doc.rate || now.doc.length !== before.doc.length) {

@@ -1,6 +1,6 @@
 import type { Channel, ColourField, FilledPath, Lettering, SceneDoc } from '../core/document';
 import { useEditor } from './editor';
-import { cutOf, fieldOf, filledPathOf, letteringOf, pictureOf, placedOf } from './items';
+import { bitmappedOf, cutOf, fieldOf, filledPathOf, letteringOf, placedOf } from './items';
 
 export const MAIN: Channel[] = [
   'pathOffset',
@@ -63,7 +63,7 @@ export function channelsOf(doc: SceneDoc | null, id: string | null): Channel[] {
   const filled = filledPathOf(doc, id);
   if (filled) return [...channelsOfFilledPath(filled), ...appearanceOf(id)];
   if (cutOf(doc, id)) return [...OF_CUT, ...appearanceOf(id)];
-  if (pictureOf(doc, id)) return [...OF_PLACED, ...OF_PICTURE, ...OF_CROP, ...appearanceOf(id)];
+  if (bitmappedOf(doc, id)) return [...OF_PLACED, ...OF_PICTURE, ...OF_CROP, ...appearanceOf(id)];
   return placedOf(doc, id) ? [...OF_PLACED, ...appearanceOf(id)] : [];
 }
 

@@ -2,6 +2,7 @@ import type {
   ColourField,
   DrawingItem,
   FilledPath,
+  Footage,
   ForegroundCut,
   Group,
   Inset,
@@ -26,7 +27,14 @@ export function letteringOf(doc: SceneDoc | null, id: string | null): Lettering 
   return item?.kind === 'lettering' ? item : undefined;
 }
 
-const PLACED = new Set<Item['kind']>(['drawing', 'group', 'colour-field', 'picture', 'inset']);
+const PLACED = new Set<Item['kind']>([
+  'drawing',
+  'group',
+  'colour-field',
+  'picture',
+  'footage',
+  'inset',
+]);
 
 /** The item with an id that is put somewhere as a whole: anything known but a lettering. */
 export function placedOf(doc: SceneDoc | null, id: string | null): Placed | undefined {
@@ -56,6 +64,19 @@ export function fieldOf(doc: SceneDoc | null, id: string | null): ColourField | 
 export function pictureOf(doc: SceneDoc | null, id: string | null): Picture | undefined {
   const item = itemOf(doc, id);
   return item?.kind === 'picture' ? item : undefined;
+}
+
+export function footageOf(doc: SceneDoc | null, id: string | null): Footage | undefined {
+  const item = itemOf(doc, id);
+  return item?.kind === 'footage' ? item : undefined;
+}
+
+/** A picture or footage: what has an image that can be cropped. */
+export function bitmappedOf(
+  doc: SceneDoc | null,
+  id: string | null,
+): Picture | Footage | undefined {
+  return pictureOf(doc, id) ?? footageOf(doc, id);
 }
 
 export function filledPathOf(doc: SceneDoc | null, id: string | null): FilledPath | undefined {

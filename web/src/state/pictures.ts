@@ -31,8 +31,10 @@ export function keepFresh(client: QueryClient): void {
   queries = client;
 }
 
-function refresh(): void {
+/** Asks again for what the project keeps. */
+export function refreshKept(): void {
   void queries?.invalidateQueries({ queryKey: ['pictures'] });
+  void queries?.invalidateQueries({ queryKey: ['footage'] });
 }
 
 const isPicture = (f: File) => f.type.startsWith('image/') || /\.(avif|webp|svg)$/i.test(f.name);
@@ -77,7 +79,7 @@ export async function addPictureFiles(files: File[], at?: [number, number]): Pro
     // Another scene may have been opened meanwhile: the project has the picture, that is enough.
     if (kept && stays()) addPicture(kept, at, STEP * placed++);
   }
-  refresh();
+  refreshKept();
 }
 
 const isSvg = (f: File) => f.type === 'image/svg+xml' || /\.svg$/i.test(f.name);
@@ -151,7 +153,7 @@ export function replaceWith(item: string, kept: KeptPicture): void {
 /** The same from a file. */
 export async function replaceWithFile(item: string, file: File): Promise<void> {
   const kept = await keep(file);
-  refresh();
+  refreshKept();
   if (kept) replaceWith(item, kept);
 }
 
@@ -170,6 +172,6 @@ export async function removePicture(picture: KeptPicture, even: boolean): Promis
     if (e instanceof ServerError && e.status === 409) return e.message;
     notify(e instanceof Error ? e.message : 'The picture could not be removed', 'error');
   }
-  refresh();
+  refreshKept();
   return null;
 }

@@ -62,7 +62,12 @@ export function CutForward({ item }: { item: Item }) {
       <button
         type="button"
         className="btn mb-2 w-full"
-        onClick={() => startDrawing(item.kind === 'picture' ? 'edges' : 'curve', item.id)}
+        onClick={() =>
+          startDrawing(
+            item.kind === 'picture' || item.kind === 'footage' ? 'edges' : 'curve',
+            item.id,
+          )
+        }
       >
         <Scissors className="size-4" /> Draw its edge
       </button>

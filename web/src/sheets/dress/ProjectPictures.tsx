@@ -4,7 +4,7 @@ import type { KeptPicture } from '../../api/client';
 import { choosePictures } from '../../stage/pictureDrop';
 import { addPicture, removePicture, usePictures } from '../../state/pictures';
 import { IconButton } from '../../ui/IconButton';
-import { Modal } from '../../ui/Modal';
+import { TakeOut } from './TakeOut';
 import { Thumbnail } from './Thumbnail';
 
 /** The pictures that the project keeps, to be used again, and new ones. */
@@ -49,31 +49,12 @@ export function ProjectPictures() {
       <p className="mt-1.5 text-[12px] leading-snug text-soft">
         PNG, JPEG, WebP, AVIF, GIF or SVG. Or drop them on the stage, or paste one.
       </p>
-      <Modal
-        title={`Take ${asked?.picture.name ?? 'it'} out of this project?`}
-        open={asked !== null}
+      <TakeOut
+        name={asked?.picture.name}
+        shown={asked?.shown ?? ''}
         onClose={() => setAsked(null)}
-      >
-        <p className="mb-4 leading-relaxed">
-          {asked?.shown}. It stays there, and goes from this list; it can be added again from its
-          file.
-        </p>
-        <div className="flex justify-end gap-2">
-          <button type="button" className="btn" onClick={() => setAsked(null)}>
-            Leave it
-          </button>
-          <button
-            type="button"
-            className="btn-main"
-            onClick={() => {
-              if (asked) void removePicture(asked.picture, true);
-              setAsked(null);
-            }}
-          >
-            Take it out
-          </button>
-        </div>
-      </Modal>
+        onTakeOut={() => asked && void removePicture(asked.picture, true)}
+      />
     </section>
   );
 }

@@ -2,10 +2,11 @@ import { useRef } from 'react';
 import { FileInput as FileIcon, Plus, Trash2 } from 'lucide-react';
 import type { Cue } from '../../core/document';
 import { applyEdit, setTime, useEditor } from '../../state/editor';
-import { newId } from '../../state/itemActions';
+import { cueHere, newId } from '../../state/itemActions';
 import { IconButton } from '../../ui/IconButton';
 import { NumberField } from '../../ui/NumberField';
 import { FileInput } from '../../ui/FileInput';
+import { CueStill } from './CueStill';
 
 const NONE: Cue[] = [];
 
@@ -21,6 +22,7 @@ export function CueList() {
       {cues.map((c) => (
         <div key={c.id} className="mb-2 rounded-lg bg-paper p-2" data-testid="cue">
           <div className="mb-1 flex items-center gap-1">
+            <CueStill time={c.time} />
             <input
               className="field"
               aria-label="Name of the cue"
@@ -55,7 +57,8 @@ export function CueList() {
         <button
           type="button"
           className="btn flex-1"
-          onClick={() => applyEdit({ op: 'addCue', id: newId(), time: useEditor.getState().time })}
+          title="Set a cue at the playhead (Q)"
+          onClick={cueHere}
         >
           <Plus className="size-4" /> Cue here
         </button>

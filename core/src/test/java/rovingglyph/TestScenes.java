@@ -130,6 +130,7 @@ public final class TestScenes {
           "group",
           "colour-field",
           "picture",
+          "footage",
           "filled-path",
           "foreground-cut",
           "inset");
@@ -153,6 +154,8 @@ public final class TestScenes {
           }
           case "colour-field" -> "\"x\":500,\"y\":480";
           case "picture" -> "\"x\":500,\"y\":480,\"image\":\"kites\"";
+          case "footage" ->
+              "\"x\":500,\"y\":480,\"image\":\"sea\",\"rate\":10,\"length\":2,\"atEnd\":\"loop\"";
           case "inset" -> "\"x\":500,\"y\":480,\"scene\":\"kite\",\"background\":true";
           case "filled-path" -> "\"path\":\"area\"";
           case "foreground-cut" -> {

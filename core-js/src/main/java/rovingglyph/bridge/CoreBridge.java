@@ -301,6 +301,36 @@ public final class CoreBridge {
     return prepared.images().get(index);
   }
 
+  /** Says when the frames of kept footage are, seconds. */
+  @JSExport
+  public static void framesOf(String id, double[] times) {
+    FootageBridge.times(id, times);
+  }
+
+  /** See {@link FootageBridge#frame}. */
+  @JSExport
+  public static int frameOf(String id, double moment) {
+    return FootageBridge.frame(id, moment);
+  }
+
+  /** See {@link FootageBridge#shown}. */
+  @JSExport
+  public static double[] footageAt(double time) {
+    return FootageBridge.shown(prepared, time);
+  }
+
+  /** See {@link FootageBridge#sounds}. */
+  @JSExport
+  public static String sounds() {
+    return FootageBridge.sounds(prepared).toString();
+  }
+
+  /** See {@link FootageBridge#gain}. */
+  @JSExport
+  public static double soundGain(int piece, double time) {
+    return FootageBridge.gain(prepared, piece, time);
+  }
+
   /**
    * The corners of what is left of a picture, x and y by turns, in the pixels round it; none where
    * it is no picture or nothing is left of it.

@@ -8,6 +8,7 @@ import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.Footage;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Inset;
@@ -56,6 +57,7 @@ final class ItemList {
               TransformedCodec.GROUP,
               ColourFieldCodec.SCHEMA,
               PictureCodec.SCHEMA,
+              FootageCodec.SCHEMA,
               FilledPathCodec.SCHEMA,
               ForegroundCutCodec.SCHEMA,
               InsetCodec.SCHEMA),
@@ -99,6 +101,11 @@ final class ItemList {
           @Override
           public String picture(Picture p) {
             return PictureCodec.SCHEMA.kind();
+          }
+
+          @Override
+          public String footage(Footage f) {
+            return FootageCodec.SCHEMA.kind();
           }
 
           @Override

@@ -144,7 +144,7 @@ final class SceneSchema {
           .fallback(List.of())
           .about(
               "of the items that are in no group, back to front; what it leaves out stands on top,"
-                  + " the drawings, pictures, insets, filled paths and colour fields first");
+                  + " the drawings, pictures, footage, insets, filled paths and colour fields first");
 
   /** The whole document. */
   static final Schema<Scene> SCENE =

@@ -23,10 +23,12 @@ import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.AnimatedValue;
+import rovingglyph.scene.Bitmapped;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.Footage;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Inset;
@@ -152,7 +154,16 @@ final class Groups {
 
           @Override
           public Rect picture(Picture p) {
-            return Place.map(p, 0).apply(new PreparedPicture(p, 0).seen(0));
+            return shown(p);
+          }
+
+          @Override
+          public Rect footage(Footage f) {
+            return shown(f);
+          }
+
+          private Rect shown(Bitmapped b) {
+            return Place.map(b, 0).apply(new PreparedPicture(b, 0).cropped(0));
           }
 
           @Override

@@ -17,8 +17,10 @@ import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.AnimatedValue;
+import rovingglyph.scene.Bitmapped;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.Footage;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
@@ -31,7 +33,7 @@ import rovingglyph.schema.FieldType;
 import rovingglyph.schema.Types;
 import rovingglyph.schema.Values;
 
-/** Edits of pictures. */
+/** Edits of pictures and footage. */
 final class Pictures {
   /** How a picture is brought to the size of the frame. */
   enum Size {
@@ -76,10 +78,14 @@ final class Pictures {
   /** Percent that dragging an edge leaves of a picture at least. */
   private static final double LEAST_LEFT = 1;
 
-  private static final FieldType<Integer> PIXELS = Types.integer(1, Picture.LONGEST_SIDE, "px");
+  private static final FieldType<Integer> PIXELS = Types.integer(1, Bitmapped.LONGEST_SIDE, "px");
   private static final Field<Values, String> IMAGE = argument("image", Types.id());
   private static final Field<Values, Integer> WIDTH = argument("pixelWidth", PIXELS);
   private static final Field<Values, Integer> HEIGHT = argument("pixelHeight", PIXELS);
+  private static final Field<Values, Double> RATE =
+      argument("rate", Types.number(Footage.SLOWEST_RATE, Footage.FASTEST_RATE, "frames/s"));
+  private static final Field<Values, Double> LENGTH =
+      argument("length", Types.number(0.001, Footage.LONGEST, "s"));
   private static final Field<Values, Double> NEW_X = argument("x", Arguments.ANY).optional();
   private static final Field<Values, Double> NEW_Y = argument("y", Arguments.ANY).optional();
   private static final Field<Values, Size> SIZE = argument("size", Types.choice(Size.values()));
@@ -99,6 +105,16 @@ final class Pictures {
               List.of(ITEM, IMAGE, WIDTH, HEIGHT),
               Pictures::replace),
           Command.of(
+              "addFootage",
+              "Added footage",
+              List.of(ID, Arguments.NAME, IMAGE, WIDTH, HEIGHT, RATE, LENGTH, NEW_X, NEW_Y),
+              Pictures::addFootage),
+          Command.of(
+              "replaceFootage",
+              "Replaced footage",
+              List.of(ITEM, IMAGE, WIDTH, HEIGHT, RATE, LENGTH),
+              Pictures::replaceFootage),
+          Command.of(
               "sizePicture", "Changed a size", List.of(ITEM, SIZE, PLAYHEAD), Pictures::size),
           Command.of(
               "crop",
@@ -108,11 +124,11 @@ final class Pictures {
 
   private Pictures() {}
 
-  private static Picture picture(Scene scene, Values v) {
-    if (scene.item(v.get(ITEM)) instanceof Picture p) {
-      return p;
+  private static <T extends Bitmapped> T chosen(Scene scene, Values v, Class<T> kind) {
+    if (kind.isInstance(scene.item(v.get(ITEM)))) {
+      return kind.cast(scene.item(v.get(ITEM)));
     }
-    throw new IllegalArgumentException("There is no such picture any more");
+    throw new IllegalArgumentException("There is no such picture or footage any more");
   }
 
   /**
@@ -121,11 +137,52 @@ final class Pictures {
    * words.
    */
   private static Scene add(Scene scene, Values v) {
+    ItemProperties named = named(v, "Picture");
+    return withGround(
+        scene,
+        new Picture(
+            named,
+            v.get(IMAGE),
+            v.get(WIDTH),
+            v.get(HEIGHT),
+            Point.ORIGIN,
+            placed(scene, v),
+            UnknownFields.NONE));
+  }
+
+  /** The same of footage, which is {@code rate} frames a second and {@code length} long. */
+  private static Scene addFootage(Scene scene, Values v) {
+    double length = v.get(LENGTH);
+    return withGround(
+        scene,
+        new Footage(
+            named(v, "Footage"),
+            v.get(IMAGE),
+            v.get(WIDTH),
+            v.get(HEIGHT),
+            v.get(RATE),
+            length,
+            0,
+            length,
+            1,
+            Footage.AtEnd.HOLD,
+            Footage.Sound.PLAIN,
+            Point.ORIGIN,
+            placed(scene, v),
+            UnknownFields.NONE));
+  }
+
+  private static ItemProperties named(Values v, String kind) {
+    return new ItemProperties(
+        v.get(ID), v.get(Arguments.NAME) == null ? kind : v.get(Arguments.NAME));
+  }
+
+  private static Map<Channel, AnimatedValue> placed(Scene scene, Values v) {
     int width = v.get(WIDTH);
     int height = v.get(HEIGHT);
     double fitting = Math.min(scene.width() / (double) width, scene.height() / (double) height);
     Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
-    Picture.VALUES.forEach(c -> values.put(c, new AnimatedValue(Picture.start(c))));
+    Bitmapped.VALUES.forEach(c -> values.put(c, new AnimatedValue(Bitmapped.start(c))));
     double x = v.get(NEW_X) == null ? scene.width() / 2.0 : v.get(NEW_X);
     double y = v.get(NEW_Y) == null ? scene.height() / 2.0 : v.get(NEW_Y);
     values.put(Channel.X, still(Channel.X, x));
@@ -133,18 +190,7 @@ final class Pictures {
     values.put(Channel.WIDTH, still(Channel.WIDTH, width));
     values.put(Channel.HEIGHT, still(Channel.HEIGHT, height));
     values.put(Channel.SCALE, still(Channel.SCALE, Math.min(fitting, 1)));
-    String id = v.get(ID);
-    String name = v.get(Arguments.NAME) == null ? "Picture" : v.get(Arguments.NAME);
-    Picture picture =
-        new Picture(
-            new ItemProperties(id, name),
-            v.get(IMAGE),
-            width,
-            height,
-            Point.ORIGIN,
-            values,
-            UnknownFields.NONE);
-    return withGround(scene, picture);
+    return values;
   }
 
   private static AnimatedValue still(Channel c, double value) {
@@ -177,22 +223,32 @@ final class Pictures {
    * follows where the one before was not drawn out of its proportions.
    */
   private static Scene replace(Scene scene, Values v) {
-    Picture p = picture(scene, v);
-    int width = v.get(WIDTH);
-    int height = v.get(HEIGHT);
-    Picture out = p.showing(v.get(IMAGE), width, height);
-    AnimatedValue w = p.movable(Channel.WIDTH);
-    AnimatedValue h = p.movable(Channel.HEIGHT);
-    double natural = w.base() * p.pixelHeight() / p.pixelWidth();
-    if (!w.moves() && !h.moves() && Math.abs(natural - h.base()) < 1) {
-      out = out.with(Channel.HEIGHT, still(Channel.HEIGHT, w.base() * height / width));
+    Picture p = chosen(scene, v, Picture.class);
+    Picture out = p.showing(v.get(IMAGE), v.get(WIDTH), v.get(HEIGHT));
+    return scene.withItem(proportioned(p, out));
+  }
+
+  /** The same of footage, which is seen from its first frame to its last. */
+  private static Scene replaceFootage(Scene scene, Values v) {
+    Footage f = chosen(scene, v, Footage.class);
+    Footage out = f.showing(v.get(IMAGE), v.get(WIDTH), v.get(HEIGHT), v.get(RATE), v.get(LENGTH));
+    return scene.withItem(proportioned(f, out));
+  }
+
+  private static Bitmapped proportioned(Bitmapped before, Bitmapped now) {
+    AnimatedValue w = before.movable(Channel.WIDTH);
+    AnimatedValue h = before.movable(Channel.HEIGHT);
+    double natural = w.base() * before.pixelHeight() / before.pixelWidth();
+    if (w.moves() || h.moves() || Math.abs(natural - h.base()) >= 1) {
+      return now;
     }
-    return scene.withItem(out);
+    double height = w.base() * now.pixelHeight() / now.pixelWidth();
+    return now.with(Channel.HEIGHT, still(Channel.HEIGHT, height));
   }
 
   /** Brings the picture {@code item} to a {@code size} at a time, in the middle of the frame. */
   private static Scene size(Scene scene, Values v) {
-    Picture p = picture(scene, v);
+    Bitmapped p = chosen(scene, v, Bitmapped.class);
     double time = v.get(PLAYHEAD);
     AtTime at = new AtTime(scene, p, time);
     if (v.get(SIZE) == Size.NATURAL) {
@@ -206,7 +262,7 @@ final class Pictures {
                   Channel.SCALE,
                   1.0)));
     }
-    Rect seen = new PreparedPicture(p, 0).seen(time);
+    Rect seen = new PreparedPicture(p, 0).cropped(time);
     if (seen.isEmpty()) {
       throw new IllegalArgumentException("Nothing of the picture is left: crop less of it first");
     }
@@ -225,7 +281,7 @@ final class Pictures {
 
   /** Brings an {@code edge} of the picture {@code item} to a point, in the pixels round it. */
   private static Scene crop(Scene scene, Values v) {
-    Picture p = picture(scene, v);
+    Bitmapped p = chosen(scene, v, Bitmapped.class);
     double time = v.get(PLAYHEAD);
     PreparedPicture prepared = new PreparedPicture(p, 0);
     Edge edge = v.get(EDGE);

@@ -1,6 +1,7 @@
 package rovingglyph.frame;
 
 import rovingglyph.geometry.Affine;
+import rovingglyph.scene.Bitmapped;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Effect;
 
@@ -136,6 +137,7 @@ public record CastShadow(
             1,
             0,
             -1,
+            Bitmapped.STILL,
             shadow.times(new Affine(0, -farEnd, 1, 0, 0, 0)),
             offsets,
             new int[BANDS],

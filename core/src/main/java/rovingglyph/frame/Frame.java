@@ -179,13 +179,14 @@ public final class Frame {
       fill(p.rgb(), p.alpha());
       return;
     }
-    begin(Op.FILL, 9 + 3 * p.offsets().length);
     Affine m = map.times(p.map());
     if (p.kind() == FramePaint.Kind.IMAGE) {
+      begin(Op.FILL, 10);
       add(
           p.kind().ordinal(),
           p.alpha(),
           imagesFrom + p.image(),
+          p.moment(),
           m.a(),
           m.b(),
           m.c(),
@@ -194,6 +195,7 @@ public final class Frame {
           m.f());
       return;
     }
+    begin(Op.FILL, 9 + 3 * p.offsets().length);
     add(p.kind().ordinal(), p.alpha(), m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
     add(p.offsets().length);
     for (int i = 0; i < p.offsets().length; i++) {

@@ -3,16 +3,19 @@ package rovingglyph.frame;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.scene.Bitmapped;
 import rovingglyph.scene.Gradient;
 
 /**
  * What an area or a line is painted with. In a display list: the {@link Kind}, alpha, and of a
- * plain paint the colour; of an image its index and the six numbers of its map; of a gradient these
- * numbers, the count of its stops, and for each its offset, colour and opacity.
+ * plain paint the colour; of an image its index, its moment and the six numbers of its map; of a
+ * gradient these numbers, the count of its stops, and for each its offset, colour and opacity.
  *
  * @param alpha 0 to 1, on top of what the stops have
  * @param rgb 0xRRGGBB of a plain paint
  * @param image index of one of the scene's, of a paint that is an image; else -1
+ * @param moment of an image that is footage: the last frame whose own time, in seconds, is not
+ *     after this one; less than 0 for one that does not move
  * @param map of a gradient: linear ones go from (0, 0) to (1, 0) before it, radial ones from the
  *     middle to the rim of the unit circle. Of an image: it fills the unit square before it, and
  *     what is beyond is as its edge. Null for a plain paint
@@ -27,6 +30,7 @@ public record FramePaint(
     double alpha,
     int rgb,
     int image,
+    double moment,
     Affine map,
     double[] offsets,
     int[] colours,
@@ -42,11 +46,12 @@ public record FramePaint(
   private static final double[] NO_STOPS = {};
 
   static FramePaint plain(int rgb, double alpha) {
-    return new FramePaint(Kind.PLAIN, alpha, rgb, -1, null, NO_STOPS, new int[0], NO_STOPS);
+    return new FramePaint(
+        Kind.PLAIN, alpha, rgb, -1, Bitmapped.STILL, null, NO_STOPS, new int[0], NO_STOPS);
   }
 
-  static FramePaint image(int index, Affine map, double alpha) {
-    return new FramePaint(Kind.IMAGE, alpha, 0, index, map, NO_STOPS, new int[0], NO_STOPS);
+  static FramePaint image(int index, double moment, Affine map, double alpha) {
+    return new FramePaint(Kind.IMAGE, alpha, 0, index, moment, map, NO_STOPS, new int[0], NO_STOPS);
   }
 
   /**
@@ -69,6 +74,7 @@ public record FramePaint(
         alpha,
         0,
         -1,
+        Bitmapped.STILL,
         map.times(new Affine(dx, dy, -dy, dx, from.x(), from.y())),
         stops.stream().mapToDouble(s -> s.offset() / 100).toArray(),
         stops.stream().mapToInt(Gradient.Stop::colour).toArray(),
@@ -80,7 +86,7 @@ public record FramePaint(
   static int size(double[] n, int at) {
     return switch (Kind.values()[(int) n[at]]) {
       case PLAIN -> 3;
-      case IMAGE -> 9;
+      case IMAGE -> 10;
       case LINEAR, RADIAL -> 9 + 3 * (int) n[at + 8];
     };
   }
@@ -91,7 +97,7 @@ public record FramePaint(
       return plain((int) n[at + 2], n[at + 1]);
     }
     if (kind == Kind.IMAGE) {
-      return image((int) n[at + 2], map(n, at + 3), n[at + 1]);
+      return image((int) n[at + 2], n[at + 3], map(n, at + 4), n[at + 1]);
     }
     int count = (int) n[at + 8];
     double[] offsets = new double[count];
@@ -102,7 +108,8 @@ public record FramePaint(
       colours[i] = (int) n[at + 10 + 3 * i];
       opacities[i] = n[at + 11 + 3 * i];
     }
-    return new FramePaint(kind, n[at + 1], 0, -1, map(n, at + 2), offsets, colours, opacities);
+    return new FramePaint(
+        kind, n[at + 1], 0, -1, Bitmapped.STILL, map(n, at + 2), offsets, colours, opacities);
   }
 
   private static Affine map(double[] n, int at) {

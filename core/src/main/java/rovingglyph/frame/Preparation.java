@@ -8,6 +8,7 @@ import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
 import rovingglyph.scene.AnimatedValue;
+import rovingglyph.scene.Bitmapped;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Cruise;
@@ -16,7 +17,6 @@ import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Inset;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
@@ -99,7 +99,7 @@ public final class Preparation {
       items.put(p.id(), new PreparedFilledPath(p, paths.get(p.path())));
     }
     List<String> images = new ArrayList<>();
-    for (Picture p : scene.pictures()) {
+    for (Bitmapped p : scene.bitmapped()) {
       if (!images.contains(p.image())) {
         images.add(p.image());
       }

@@ -5,15 +5,15 @@ import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
 import rovingglyph.motion.Timeline;
+import rovingglyph.scene.Bitmapped;
 import rovingglyph.scene.Channel;
-import rovingglyph.scene.Picture;
 
 /**
- * A picture ready to be evaluated.
+ * A picture or footage ready to be evaluated.
  *
  * @param image index of its bitmap among the scene's
  */
-public record PreparedPicture(Picture picture, int image) implements PreparedItem {
+public record PreparedPicture(Bitmapped picture, int image) implements PreparedItem {
 
   @Override
   public double opacity(double time) {
@@ -42,7 +42,7 @@ public record PreparedPicture(Picture picture, int image) implements PreparedIte
     if (alpha <= 0 || seen.isEmpty()) {
       return;
     }
-    FramePaint paint = FramePaint.image(image, square(time), alpha);
+    FramePaint paint = FramePaint.image(image, picture.moment(time), square(time), alpha);
     outlines.beneath(list, () -> shapes(time), solid());
     placed(time).fill(list, paint);
     outlines.over(list, () -> shapes(time));
@@ -62,8 +62,13 @@ public record PreparedPicture(Picture picture, int image) implements PreparedIte
     return new Rect(-x, -y, x, y);
   }
 
-  /** What is left of it when it is cropped, in its own pixels; empty where nothing is. */
+  /** What is seen of it, in its own pixels; empty where nothing is, or where it is over. */
   public Rect seen(double time) {
+    return Double.isNaN(picture.moment(time)) ? Rect.EMPTY : cropped(time);
+  }
+
+  /** What is left of it when it is cropped, in its own pixels; empty where nothing is. */
+  public Rect cropped(double time) {
     Rect w = whole(time);
     double left = w.left() + w.width() * value(Channel.CROP_LEFT, time) / 100;
     double top = w.top() + w.height() * value(Channel.CROP_TOP, time) / 100;
@@ -72,7 +77,7 @@ public record PreparedPicture(Picture picture, int image) implements PreparedIte
     return left < right && top < bottom ? new Rect(left, top, right, bottom) : Rect.EMPTY;
   }
 
-  /** What is left of it when it is cropped, where it stands. */
+  /** What is seen of it, where it stands. */
   public PlacedRect placed(double time) {
     return new PlacedRect(seen(time), Place.map(picture, time));
   }

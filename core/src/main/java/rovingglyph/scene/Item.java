@@ -81,6 +81,9 @@ public sealed interface Item extends Animatable
     /** What to do with a picture. */
     R picture(Picture p);
 
+    /** What to do with footage. */
+    R footage(Footage f);
+
     /** What to do with a filled path. */
     R filledPath(FilledPath p);
 

@@ -1,7 +1,5 @@
 package rovingglyph.scene;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Point;
 
@@ -12,7 +10,7 @@ import rovingglyph.geometry.Point;
  * @param pixelWidth of the picture as it was kept, its natural size
  * @param pixelHeight of the picture as it was kept
  * @param centre in its own pixels: the point that x and y put somewhere
- * @param values one for each of {@link #VALUES}; width and height are those of all of it
+ * @param values one for each of {@link Bitmapped#VALUES}
  */
 public record Picture(
     ItemProperties properties,
@@ -22,31 +20,7 @@ public record Picture(
     Point centre,
     Map<Channel, AnimatedValue> values,
     UnknownFields extras)
-    implements Transformed {
-
-  /** The longest side of a kept picture, px. */
-  public static final int LONGEST_SIDE = 16_384;
-
-  /** The values of a picture, in the order of a sheet. */
-  public static final List<Channel> VALUES = allValues();
-
-  private static List<Channel> allValues() {
-    List<Channel> out = new ArrayList<>(Transformed.CHANNELS);
-    out.addAll(
-        List.of(
-            Channel.WIDTH,
-            Channel.HEIGHT,
-            Channel.CROP_LEFT,
-            Channel.CROP_TOP,
-            Channel.CROP_RIGHT,
-            Channel.CROP_BOTTOM));
-    return List.copyOf(out);
-  }
-
-  /** The value of a channel that a document leaves out: nothing is cropped. */
-  public static double start(Channel c) {
-    return c == Channel.WIDTH || c == Channel.HEIGHT ? 400 : Transformed.start(c, Point.ORIGIN);
-  }
+    implements Bitmapped {
 
   @Override
   public Picture with(Channel c, AnimatedValue m) {
@@ -67,6 +41,11 @@ public record Picture(
   @Override
   public Picture about(Point newCentre) {
     return new Picture(properties, image, pixelWidth, pixelHeight, newCentre, values, extras);
+  }
+
+  @Override
+  public double moment(double time) {
+    return STILL;
   }
 
   @Override

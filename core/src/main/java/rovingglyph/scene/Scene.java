@@ -78,6 +78,16 @@ public record Scene(
     return all(Picture.class);
   }
 
+  /** The footage, in the order of the document. */
+  public List<Footage> footage() {
+    return all(Footage.class);
+  }
+
+  /** The pictures and the footage, in the order of the document. */
+  public List<Bitmapped> bitmapped() {
+    return all(Bitmapped.class);
+  }
+
   /** The filled paths, in the order of the document. */
   public List<FilledPath> filledPaths() {
     return all(FilledPath.class);
@@ -171,15 +181,20 @@ public record Scene(
     return !item.hidden() && groupsRound(item.id()).stream().noneMatch(Group::hidden);
   }
 
-  /** The pictures that are painted: those that are not hidden, or that something is measured by. */
+  /** The pictures that are painted: see {@link #painted}. */
   public List<Picture> paintedPictures() {
+    return painted(Picture.class);
+  }
+
+  /** The items of a kind that are not hidden, or that something is measured by. */
+  public <T extends Item> List<T> painted(Class<T> kind) {
     Set<String> mattes = new HashSet<>();
     for (Item i : items.values()) {
       if (i.properties().matte() != null) {
         mattes.add(i.properties().matte().item());
       }
     }
-    return pictures().stream().filter(p -> !p.hidden() || mattes.contains(p.id())).toList();
+    return all(kind).stream().filter(p -> !p.hidden() || mattes.contains(p.id())).toList();
   }
 
   /** The same, and whether it is there at a time in seconds. */

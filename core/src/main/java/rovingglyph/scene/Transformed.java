@@ -5,7 +5,7 @@ import rovingglyph.geometry.Point;
 
 /** An item that is put somewhere as a whole: its centre at (x, y), scaled and turned about that. */
 public sealed interface Transformed extends Item
-    permits Drawing, Group, ColourField, Picture, Inset {
+    permits Drawing, Group, ColourField, Bitmapped, Inset {
   List<Channel> CHANNELS =
       List.of(Channel.X, Channel.Y, Channel.SCALE, Channel.ROTATION, Channel.OPACITY);
 

@@ -27,6 +27,7 @@ import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.Footage;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Inset;
@@ -374,6 +375,12 @@ public final class AnimatedSvg {
         placed(
             name, p, () -> body.append(picture.write(bitmap, own, values::own, values::animate)));
       }
+      return null;
+    }
+
+    /** A file of this kind cannot hold footage: it is left out, as the sheet says before. */
+    @Override
+    public Void footage(Footage f) {
       return null;
     }
 

@@ -129,7 +129,8 @@ class CommandsTest {
     private static final List<String> ITEMS =
         List.of(
             "words", "words", "words", "words", "words", "other", "kite", "kite", "kite", "sky",
-            "photo", "badge", "front", "within", "unknown", "pair", "circle", "plan");
+            "photo", "harbour", "harbour", "badge", "front", "within", "unknown", "pair", "circle",
+            "plan");
     private static final List<String> PATHS =
         List.of("drawn", "open", "smooth", "freehand", "line", "arc", "wave", "circle", "nobody");
     private static final Map<String, List<String>> IDS =

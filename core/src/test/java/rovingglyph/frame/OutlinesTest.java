@@ -75,7 +75,7 @@ class OutlinesTest {
     boolean inside = side == Effect.LineSide.INSIDE;
     assertThat(ops.contains(Op.CLIP)).isEqualTo(inside || kind.equals("inset"));
     // A picture may be seen through: the line is not to shine through it.
-    boolean cut = side == Effect.LineSide.OUTSIDE && kind.equals("picture");
+    boolean cut = side == Effect.LineSide.OUTSIDE && List.of("picture", "footage").contains(kind);
     assertThat(ops.contains(Op.MATTE)).isEqualTo(cut || kind.equals("foreground-cut"));
   }
 

@@ -14,7 +14,7 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
-import rovingglyph.render.Bitmaps;
+import rovingglyph.footage.KeptBitmaps;
 import rovingglyph.shaping.Shaper;
 
 /**
@@ -30,11 +30,11 @@ class ExportJobs implements DisposableBean {
 
   private final ExportStore exports;
   private final Shaper shaper;
-  private final Bitmaps bitmaps;
+  private final KeptBitmaps bitmaps;
   private final OneTimeTask<Void> task;
   private final Scheduler scheduler;
 
-  ExportJobs(ExportStore exports, Shaper shaper, Bitmaps bitmaps, DataSource dataSource) {
+  ExportJobs(ExportStore exports, Shaper shaper, KeptBitmaps bitmaps, DataSource dataSource) {
     this.exports = exports;
     this.shaper = shaper;
     this.bitmaps = bitmaps;

@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import rovingglyph.document.SceneBundle;
+import rovingglyph.footage.KeptBitmaps;
 import rovingglyph.formats.ExportFormat;
 import rovingglyph.formats.ExportFormats;
 import rovingglyph.formats.ExportOptions;
@@ -40,15 +41,15 @@ final class ExportRun {
 
   private final ExportStore exports;
   private final Shaper shaper;
-  private final Bitmaps bitmaps;
+  private final KeptBitmaps kept;
   private final UUID id;
   private final Progress progress = new Progress();
   private volatile Throwable failure;
 
-  ExportRun(ExportStore exports, Shaper shaper, Bitmaps bitmaps, UUID id) {
+  ExportRun(ExportStore exports, Shaper shaper, KeptBitmaps kept, UUID id) {
     this.exports = exports;
     this.shaper = shaper;
-    this.bitmaps = bitmaps;
+    this.kept = kept;
     this.id = id;
   }
 
@@ -127,7 +128,7 @@ final class ExportRun {
     }
     PreparedScene scene = Preparation.prepare(SceneBundle.read(exports.document(id)), shaper);
     Path file = Files.createTempFile("roving-export", "." + format.extension());
-    try {
+    try (KeptBitmaps.Borrowed bitmaps = kept.borrow()) {
       Bitmaps.requireAll(bitmaps, scene.scene());
       format.write(scene, bitmaps, ExportOptions.parse(format, export.options()), file, progress);
       try (InputStream in = Files.newInputStream(file)) {

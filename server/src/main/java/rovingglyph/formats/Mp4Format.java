@@ -8,7 +8,7 @@ import rovingglyph.render.Progress;
 import rovingglyph.render.VideoWriter;
 import rovingglyph.scene.Scene;
 
-/** H.264 video without sound. */
+/** H.264 video, with the sound of its footage. */
 final class Mp4Format implements ExportFormat {
   @Override
   public String id() {

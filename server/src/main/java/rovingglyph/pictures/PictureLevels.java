@@ -32,7 +32,7 @@ final class PictureLevels {
   /** Pixels: four bytes each while they are decoded, and once more while they are turned. */
   static final long MOST_PIXELS = 64_000_000;
 
-  static final int LONGEST_SIDE = rovingglyph.scene.Picture.LONGEST_SIDE;
+  static final int LONGEST_SIDE = rovingglyph.scene.Bitmapped.LONGEST_SIDE;
 
   /** Px: no smaller size is made of it. */
   private static final int SMALL = 32;

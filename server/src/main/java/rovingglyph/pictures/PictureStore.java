@@ -15,7 +15,7 @@ import rovingglyph.server.UnableException;
 
 /** The pictures that projects keep. The same file is stored once, however many keep it. */
 @Component
-public class PictureStore implements Bitmaps {
+public class PictureStore {
   /** Pictures that a project keeps at most. */
   static final int MOST = 500;
 
@@ -96,7 +96,7 @@ public class PictureStore implements Bitmaps {
             .params(id, read.type(), read.width(), read.height(), file)
             .update();
     for (int n = 0; n < read.levels().size() && fresh > 0; n++) {
-      Level l = read.levels().get(n);
+      Bitmaps.Level l = read.levels().get(n);
       jdbc.sql(
               "insert into picture_level (picture_id, number, type, width, height, content)"
                   + " values (?, ?, ?, ?, ?, ?)")
@@ -173,8 +173,8 @@ public class PictureStore implements Bitmaps {
         .orElseThrow(() -> RefusedException.notFound("picture"));
   }
 
-  @Override
-  public List<Level> levels(String image) {
+  /** The sizes of a picture, the largest first; empty for one that is not kept. */
+  public List<Bitmaps.Level> levels(String image) {
     return jdbc
         .sql(
             "select number, type, width, height from picture_level where picture_id = ?"
@@ -183,7 +183,8 @@ public class PictureStore implements Bitmaps {
         .query(Size.class)
         .list()
         .stream()
-        .map(s -> new Level(s.width(), s.height(), s.type(), () -> level(image, s.number())))
+        .map(
+            s -> new Bitmaps.Level(s.width(), s.height(), s.type(), () -> level(image, s.number())))
         .toList();
   }
 

@@ -97,6 +97,12 @@ public class ProjectStore {
         .params(copy.id(), id)
         .update();
     jdbc.sql(
+            "insert into project_footage (project_id, footage_id, name)"
+                + " select ?, footage_id, name from project_footage where project_id = ?"
+                + " order by place")
+        .params(copy.id(), id)
+        .update();
+    jdbc.sql(
             "insert into project_typeface (project_id, typeface_id)"
                 + " select ?, typeface_id from project_typeface where project_id = ?")
         .params(copy.id(), id)

@@ -10,12 +10,15 @@ import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.Rect;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 
 /**
  * The bitmaps of a scene's pictures as they were decoded last, each with one more pixel round it,
@@ -31,6 +34,7 @@ final class BitmapCache implements AutoCloseable {
   private final List<String> images;
   private final Map<String, List<Bitmaps.Level>> levels = new HashMap<>();
   private final Map<Key, Image> decoded = new LinkedHashMap<>(16, 0.75f, true);
+  private final Map<String, FootageFrames> footage = new HashMap<>();
   private long bytes;
 
   /**
@@ -41,23 +45,48 @@ final class BitmapCache implements AutoCloseable {
     this.images = images;
   }
 
-  /** The bitmap that is right for so many pixels; null for a picture that is not kept. */
-  Image image(int index, double across, double down) {
+  /**
+   * The bitmap that is right for so many pixels; null for what is not kept.
+   *
+   * @param moment of footage; less than 0 for a picture
+   */
+  Image image(int index, double moment, double across, double down) {
     String id = images.get(index);
+    if (moment >= 0) {
+      FootageFrames frames = footage.computeIfAbsent(id, this::frames);
+      Image exact = frames.at(moment, across, down);
+      return exact == null ? preview(id, moment) : exact;
+    }
     List<Bitmaps.Level> all = levels.computeIfAbsent(id, bitmaps::levels);
     if (all.isEmpty()) {
       return null;
     }
     int level = Bitmaps.level(all, across, down);
-    Key key = new Key(id, level);
+    return decoded(new Key(id, level), all.get(level).content()::bytes);
+  }
+
+  private Image preview(String id, double moment) {
+    byte[] file = bitmaps.preview(id, moment);
+    return file == null ? null : decoded(new Key(id + "@" + moment, 0), () -> file);
+  }
+
+  private Image decoded(Key key, Supplier<byte[]> file) {
     Image known = decoded.get(key);
     if (known == null) {
-      known = decode(all.get(level).content().bytes());
+      known = decode(file.get());
       decoded.put(key, known);
       bytes += size(known);
       makeRoom();
     }
     return known;
+  }
+
+  private FootageFrames frames(String id) {
+    try {
+      return new FootageFrames(bitmaps.footage(id));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   private void makeRoom() {
@@ -74,14 +103,17 @@ final class BitmapCache implements AutoCloseable {
     return 4L * image.getWidth() * image.getHeight();
   }
 
-  /** A bitmap with its outermost pixels once more round it. */
   private static Image decode(byte[] file) {
-    try (Image image = plain(file);
-        Surface framed =
-            Raster.surface(
-                image
-                    .getImageInfo()
-                    .withWidthHeight(image.getWidth() + 2, image.getHeight() + 2))) {
+    try (Image image = plain(file)) {
+      return framed(image);
+    }
+  }
+
+  /** A bitmap with its outermost pixels once more round it. */
+  static Image framed(Image image) {
+    try (Surface framed =
+        Raster.surface(
+            image.getImageInfo().withWidthHeight(image.getWidth() + 2, image.getHeight() + 2))) {
       int w = image.getWidth();
       int h = image.getHeight();
       // From, how many, to: the edge before, all of it, the edge behind.
@@ -124,5 +156,7 @@ final class BitmapCache implements AutoCloseable {
   public void close() {
     decoded.values().forEach(Image::close);
     decoded.clear();
+    footage.values().forEach(FootageFrames::close);
+    footage.clear();
   }
 }

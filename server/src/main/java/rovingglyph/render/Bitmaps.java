@@ -2,11 +2,12 @@ package rovingglyph.render;
 
 import java.io.IOException;
 import java.util.List;
+import rovingglyph.scene.Footage;
 import rovingglyph.scene.Inset;
 import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 
-/** The bitmaps of pictures, each in halving sizes: level 0 is all of it. */
+/** The bitmaps of pictures, each in halving sizes (level 0 is all of it), and footage. */
 public interface Bitmaps {
   /** Of no picture at all. */
   Bitmaps NONE = image -> List.of();
@@ -29,7 +30,21 @@ public interface Bitmaps {
   List<Level> levels(String image);
 
   /**
-   * Sees that no picture or scene which a scene shows is missing.
+   * Footage by its id; null for what is not kept.
+   *
+   * @throws IOException if it cannot be brought to the disk, or is not ready yet
+   */
+  default FootageSource footage(String image) throws IOException {
+    return null;
+  }
+
+  /** A frame of footage as the stage has it, for small pictures; null where there is none. */
+  default byte[] preview(String image, double moment) {
+    return null;
+  }
+
+  /**
+   * Sees that no picture, footage or scene which a scene shows is missing.
    *
    * @throws IOException with the name of one that is
    */
@@ -39,6 +54,13 @@ public interface Bitmaps {
         throw new IOException(
             "The picture \"%s\" is not there (%s). Replace it, or take it out of the scene."
                 .formatted(p.name(), p.image()));
+      }
+    }
+    for (Footage f : scene.painted(Footage.class)) {
+      if (bitmaps.footage(f.image()) == null) {
+        throw new IOException(
+            "The footage \"%s\" is not there (%s). Replace it, or take it out of the scene."
+                .formatted(f.name(), f.image()));
       }
     }
     for (Inset i : scene.insets()) {

@@ -3,14 +3,15 @@ package rovingglyph.render;
 import java.util.HashMap;
 import java.util.Map;
 import rovingglyph.scene.AnimatedValue;
+import rovingglyph.scene.Bitmapped;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Footage;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Inset;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
-import rovingglyph.scene.Picture;
 import rovingglyph.scene.Scene;
 
 /** What painting a scene takes of the heap, estimated before it is begun. */
@@ -45,8 +46,9 @@ public final class MemoryNeed {
         + (need >> 20)
         + " MB of memory, and this server has "
         + (available() >> 20)
-        + " MB for it. Make the frame smaller, fade, blur or clip fewer groups within each other, take smaller"
-        + " pictures, turn motion blur off, or start the server with more memory (ROVING_MEMORY).";
+        + " MB for it. Make the frame smaller, fade, blur or clip fewer groups within each other,"
+        + " take smaller pictures or footage, turn motion blur off, or start the server with more"
+        + " memory (ROVING_MEMORY).";
   }
 
   private static long available() {
@@ -76,8 +78,9 @@ public final class MemoryNeed {
   }
 
   private static void pictures(Scene scene, Map<String, Long> each) {
-    for (Picture p : scene.pictures()) {
-      each.put(p.image(), 4L * p.pixelWidth() * p.pixelHeight());
+    for (Bitmapped b : scene.bitmapped()) {
+      int images = b instanceof Footage ? FootageFrames.IMAGES : 1;
+      each.put(b.image(), 4L * images * b.pixelWidth() * b.pixelHeight());
     }
     scene.shown().values().forEach(s -> pictures(s, each));
   }

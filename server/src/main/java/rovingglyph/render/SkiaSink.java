@@ -198,7 +198,7 @@ final class SkiaSink implements FrameSink, AutoCloseable {
     Affine m = p.map();
     double across = Math.hypot(m.a(), m.b()) * scale;
     double down = Math.hypot(m.c(), m.d()) * scale;
-    Image image = bitmaps.image(p.image(), across, down);
+    Image image = bitmaps.image(p.image(), p.moment(), across, down);
     if (image == null) {
       return Shader.makeColor(0);
     }

@@ -49,8 +49,18 @@ public final class VideoWriter {
 
   /** The whole command for MP4 (H.264, yuv420p, BT.709) from BGR0 bytes on an input. */
   public static List<String> command(Scene scene, String input, Path out) {
+    return command(scene, input, new SoundMix(List.of(), ""), out);
+  }
+
+  private static List<String> command(Scene scene, String input, SoundMix sound, Path out) {
     String matrix = "scale=in_range=pc:out_range=tv:out_color_matrix=bt709:flags=accurate_rnd";
-    List<String> encoder =
+    List<String> encoder = new ArrayList<>();
+    if (!sound.graph().isEmpty()) {
+      encoder.addAll(sound.inputs());
+      encoder.addAll(List.of("-filter_complex", sound.graph(), "-map", "0:v", "-map", "[heard]"));
+      encoder.addAll(List.of("-c:a", "aac", "-b:a", "192k"));
+    }
+    encoder.addAll(
         List.of(
             "-vf",
             matrix,
@@ -71,7 +81,7 @@ public final class VideoWriter {
             "-movflags",
             "+faststart",
             "-f",
-            "mp4");
+            "mp4"));
     String size = scene.width() + "x" + scene.height();
     return command(scene.rate(), "bgr0", size, input, encoder, out);
   }
@@ -98,8 +108,7 @@ public final class VideoWriter {
                 "-r",
                 rate.numerator() + "/" + rate.denominator(),
                 "-i",
-                input,
-                "-an"));
+                input));
     all.addAll(encoder);
     all.add(out.toString());
     return all;
@@ -120,7 +129,8 @@ public final class VideoWriter {
    */
   public static void write(PreparedScene scene, Bitmaps bitmaps, Path out, Progress progress)
       throws IOException {
-    List<String> command = command(scene.scene(), "pipe:0", out);
+    List<String> command =
+        command(scene.scene(), "pipe:0", SoundMix.of(scene.scene(), bitmaps), out);
     run(command, new Painting(scene, bitmaps, 1, true), out, progress);
   }
 

@@ -133,6 +133,14 @@ public final class TestServer implements AutoCloseable {
             .POST(HttpRequest.BodyPublishers.ofByteArray(body)));
   }
 
+  /** Puts a file. */
+  public HttpResponse<byte[]> putBytes(String path, byte[] body) {
+    return send(
+        HttpRequest.newBuilder(URI.create(address() + path))
+            .header("Content-Type", "application/octet-stream")
+            .PUT(HttpRequest.BodyPublishers.ofByteArray(body)));
+  }
+
   private HttpResponse<byte[]> send(HttpRequest.Builder request) {
     try {
       return client.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());

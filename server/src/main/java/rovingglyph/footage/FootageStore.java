@@ -1,0 +1,420 @@
+package rovingglyph.footage;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.sql.Array;
+import java.sql.SQLException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.support.TransactionTemplate;
+import rovingglyph.render.FootageSource;
+import rovingglyph.scene.Footage;
+import rovingglyph.server.RefusedException;
+
+/** The footage that projects keep. The same file is stored once, however many keep it. */
+@Repository
+public class FootageStore {
+  /** Footage that a project keeps at most. */
+  static final int MOST = 200;
+
+  /** How far footage has come. */
+  enum State {
+    /** The stage has a still of it; its frames are being made. */
+    PREPARING,
+    READY,
+    FAILED
+  }
+
+  /**
+   * Footage of a project.
+   *
+   * @param done 0 to 1, while it is being prepared
+   * @param message why it failed
+   */
+  record Kept(
+      String id,
+      String name,
+      String type,
+      int width,
+      int height,
+      double rate,
+      double length,
+      boolean sound,
+      long size,
+      String state,
+      double done,
+      String message,
+      boolean used) {}
+
+  /**
+   * What the stage needs to find frames.
+   *
+   * @param runs how many are in each
+   * @param width of the pictures, px
+   */
+  record Frames(double[] times, List<Integer> runs, String type, int width, int height) {}
+
+  /** Some frames one after another. */
+  record Run(int[] lengths, byte[] bytes) {}
+
+  /** What the work on it needs. */
+  record Work(UUID file, FootageFile.Facts facts, int tries) {}
+
+  private static final String SHOWS =
+      "document::jsonb -> 'items' @> jsonb_build_array(jsonb_build_object("
+          + "'kind', 'footage', 'image', %s))";
+
+  private final JdbcClient jdbc;
+  private final StoredFiles files;
+  private final TransactionTemplate transaction;
+
+  FootageStore(JdbcClient jdbc, StoredFiles files, TransactionTemplate transaction) {
+    this.jdbc = jdbc;
+    this.files = files;
+    this.transaction = transaction;
+  }
+
+  /** The footage of a project, in the order in which it came. */
+  List<Kept> of(UUID project) {
+    return jdbc.sql(
+            """
+            select footage.id, p.name, type, width, height, rate, length, channels > 0 as sound, f.size,
+                lower(state) as state,
+                done, message, exists (select 1 from scene
+                  where scene.project_id = p.project_id and deleted_at is null and %s) as used
+              from project_footage p join footage on id = footage_id
+              join stored_file f on f.id = footage.file_id
+              where p.project_id = ? order by place"""
+                .formatted(SHOWS.formatted("footage.id")))
+        .param(project)
+        .query(Kept.class)
+        .list();
+  }
+
+  Kept of(UUID project, String id) {
+    return of(project).stream()
+        .filter(k -> k.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> RefusedException.notFound("footage"));
+  }
+
+  /** Whether it is kept already, and did not fail. */
+  boolean isKnown(String id) {
+    return jdbc.sql("select exists (select 1 from footage where id = ? and state <> 'FAILED')")
+        .param(id)
+        .query(Boolean.class)
+        .single();
+  }
+
+  /** Puts footage with a project; the file is the one of an upload, unless it is known already. */
+  void keep(
+      UUID project, String name, String id, UUID file, FootageFile.Facts facts, byte[] still) {
+    transaction.executeWithoutResult(
+        t -> {
+          int fresh =
+              facts == null
+                  ? 0
+                  : jdbc.sql(
+                          """
+                          insert into footage (id, file_id, type, width, height, rate, length,
+                              opaque, channels, matrix, still, state)
+                            values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 'PREPARING')
+                            on conflict (id) do update set file_id = excluded.file_id,
+                                still = excluded.still, state = 'PREPARING', tries = 0,
+                                message = null
+                              where footage.state = 'FAILED'""")
+                      .params(
+                          id,
+                          file,
+                          facts.type(),
+                          facts.width(),
+                          facts.height(),
+                          facts.rate(),
+                          facts.length(),
+                          facts.opaque(),
+                          facts.channels(),
+                          facts.matrix(),
+                          still)
+                      .update();
+          jdbc.sql(
+                  "insert into project_footage (project_id, footage_id, name) values (?, ?, ?)"
+                      + " on conflict do nothing")
+              .params(project, id, name)
+              .update();
+          if (fresh > 0) {
+            files.ended(file);
+          } else {
+            files.remove(file);
+          }
+        });
+  }
+
+  /**
+   * Takes footage out of a project. The file goes with the last that shows it, so that kept
+   * versions and exports stay whole.
+   *
+   * @param even whether it is taken out though scenes show it
+   * @throws RefusedException if scenes show it, with their names
+   */
+  void remove(UUID project, String id, boolean even) {
+    List<String> scenes =
+        jdbc.sql(
+                "select name from scene where project_id = ? and deleted_at is null and "
+                    + SHOWS.formatted("?::text")
+                    + " order by place")
+            .params(project, id)
+            .query(String.class)
+            .list();
+    if (!scenes.isEmpty() && !even) {
+      throw new RefusedException(
+          HttpStatus.CONFLICT,
+          "The footage is used",
+          "It is shown in " + String.join(", ", scenes),
+          Map.of("scenes", scenes));
+    }
+    int gone =
+        jdbc.sql("delete from project_footage where project_id = ? and footage_id = ?")
+            .params(project, id)
+            .update();
+    if (gone == 0) {
+      throw RefusedException.notFound("footage");
+    }
+    String shown = SHOWS.formatted("footage.id");
+    transaction.executeWithoutResult(
+        t ->
+            jdbc.sql(
+                    """
+                    delete from footage where id = ?
+                      and not exists (select 1 from project_footage where footage_id = footage.id)
+                      and not exists (select 1 from scene where %1$s)
+                      and not exists (select 1 from scene_revision where %1$s)
+                      and not exists (
+                        select 1 from export
+                        where state <> 'DONE' and position(footage.id in document::text) > 0)
+                      returning file_id, sound_id"""
+                        .formatted(shown))
+                .param(id)
+                .query(
+                    (rs, n) -> {
+                      files.remove(rs.getObject(1, UUID.class));
+                      if (rs.getObject(2) != null) {
+                        files.remove(rs.getObject(2, UUID.class));
+                      }
+                      return n;
+                    })
+                .list());
+  }
+
+  /** Begins one more try at preparing it; empty if that is not wanted. */
+  Optional<Work> begin(String id) {
+    int begun =
+        jdbc.sql(
+                "update footage set tries = tries + 1, done = 0"
+                    + " where id = ? and state = 'PREPARING'")
+            .param(id)
+            .update();
+    if (begun == 0) {
+      return Optional.empty();
+    }
+    jdbc.sql("delete from footage_run where footage_id = ?").param(id).update();
+    return work(id);
+  }
+
+  private Optional<Work> work(String id) {
+    return jdbc.sql(
+            """
+            select file_id, tries, type, width, height, rate, length, opaque, channels, matrix
+              from footage where id = ?""")
+        .param(id)
+        .query(
+            (rs, n) ->
+                new Work(
+                    rs.getObject("file_id", UUID.class),
+                    new FootageFile.Facts(
+                        rs.getString("type"),
+                        rs.getInt("width"),
+                        rs.getInt("height"),
+                        rs.getDouble("rate"),
+                        rs.getDouble("length"),
+                        rs.getBoolean("opaque"),
+                        rs.getInt("channels"),
+                        rs.getString("matrix")),
+                    rs.getInt("tries")))
+        .optional();
+  }
+
+  /** Keeps some frames; false if nobody wants them any more. */
+  boolean run(String id, int number, Run run, double done) {
+    int wanted =
+        jdbc.sql("update footage set done = ? where id = ? and state = 'PREPARING'")
+            .params(done, id)
+            .update();
+    if (wanted == 0) {
+      return false;
+    }
+    jdbc.sql("insert into footage_run (footage_id, number, lengths, bytes) values (?, ?, ?, ?)")
+        .params(id, number, run.lengths(), run.bytes())
+        .update();
+    return true;
+  }
+
+  /** Gives a try back that was ended only because its server was stopped in good order. */
+  void giveBack(String id) {
+    jdbc.sql("update footage set tries = tries - 1 where id = ? and state = 'PREPARING'")
+        .param(id)
+        .update();
+  }
+
+  /** It is ready, with what its frames turned out to be. */
+  void ready(String id, double[] times, byte[] peaks, UUID sound) {
+    int done =
+        jdbc.sql(
+                """
+                update footage set state = 'READY', done = 1, times = ?, peaks = ?, sound_id = ?
+                  where id = ? and state = 'PREPARING'""")
+            .params(times, peaks, sound, id)
+            .update();
+    if (done == 0 && sound != null) {
+      files.remove(sound);
+    }
+  }
+
+  void fail(String id, String message) {
+    jdbc.sql(
+            "update footage set state = 'FAILED', message = ? where id = ? and state = 'PREPARING'")
+        .params(message, id)
+        .update();
+    jdbc.sql("delete from footage_run where footage_id = ?").param(id).update();
+    // What it was is told still; the file is of no more use.
+    jdbc.sql(
+            "delete from stored_piece where file_id ="
+                + " (select file_id from footage where id = ? and state = 'FAILED')")
+        .param(id)
+        .update();
+  }
+
+  /** The first frame, from the time on that it is kept. */
+  byte[] still(String id) {
+    return jdbc.sql("select still from footage where id = ?")
+        .param(id)
+        .query(byte[].class)
+        .optional()
+        .orElseThrow(() -> RefusedException.notFound("footage"));
+  }
+
+  /** Empty while it is not ready. */
+  Optional<Frames> frames(String id) {
+    double[] times = times(id).orElse(null);
+    if (times == null) {
+      return Optional.empty();
+    }
+    List<Integer> runs =
+        jdbc.sql(
+                "select cardinality(lengths) from footage_run where footage_id = ?"
+                    + " order by number")
+            .param(id)
+            .query(Integer.class)
+            .list();
+    FootageFile.Facts facts = work(id).orElseThrow().facts();
+    int[] size = FootageReading.size(facts);
+    String type = facts.opaque() ? "image/jpeg" : "image/webp";
+    return Optional.of(new Frames(times, runs, type, size[0], size[1]));
+  }
+
+  private Optional<double[]> times(String id) {
+    return jdbc.sql("select times from footage where id = ? and state = 'READY'")
+        .param(id)
+        .query((rs, n) -> numbers(rs.getArray(1)))
+        .optional();
+  }
+
+  private static double[] numbers(Array array) throws SQLException {
+    Double[] all = (Double[]) array.getArray();
+    double[] out = new double[all.length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = all[i];
+    }
+    return out;
+  }
+
+  Optional<Run> run(String id, int number) {
+    return jdbc.sql("select lengths, bytes from footage_run where footage_id = ? and number = ?")
+        .params(id, number)
+        .query(
+            (rs, n) -> {
+              Integer[] lengths = (Integer[]) rs.getArray(1).getArray();
+              int[] out = new int[lengths.length];
+              for (int i = 0; i < out.length; i++) {
+                out[i] = lengths[i];
+              }
+              return new Run(out, rs.getBytes(2));
+            })
+        .optional();
+  }
+
+  /** The frame of a moment as the stage has it; the first one while it is not ready. */
+  byte[] preview(String id, double moment) {
+    Frames frames = frames(id).orElse(null);
+    if (frames == null) {
+      return state(id) == null ? null : still(id);
+    }
+    int left = Footage.frame(frames.times(), moment);
+    int number = 0;
+    while (number + 1 < frames.runs().size() && left >= frames.runs().get(number)) {
+      left -= frames.runs().get(number++);
+    }
+    Run run = run(id, number).orElse(null);
+    if (run == null || left >= run.lengths().length) {
+      return still(id);
+    }
+    int from = Arrays.stream(run.lengths(), 0, left).sum();
+    return Arrays.copyOfRange(run.bytes(), from, from + run.lengths()[left]);
+  }
+
+  Optional<byte[]> peaks(String id) {
+    return jdbc.sql("select peaks from footage where id = ? and peaks is not null")
+        .param(id)
+        .query(byte[].class)
+        .optional();
+  }
+
+  Optional<UUID> sound(String id) {
+    return jdbc.sql("select sound_id from footage where id = ? and sound_id is not null")
+        .param(id)
+        .query(UUID.class)
+        .optional();
+  }
+
+  /** In which state it is; null for footage that is not kept. */
+  State state(String id) {
+    return jdbc.sql("select state from footage where id = ?")
+        .param(id)
+        .query(String.class)
+        .optional()
+        .map(State::valueOf)
+        .orElse(null);
+  }
+
+  /** Ids of all that is still being prepared. */
+  List<String> preparing() {
+    return jdbc.sql("select id from footage where state = 'PREPARING'").query(String.class).list();
+  }
+
+  /** The footage as painters take it, its file on the disk; null for what is not ready. */
+  FootageSource source(String id) throws IOException {
+    Optional<double[]> times = times(id);
+    Optional<Work> work = work(id);
+    if (times.isEmpty() || work.isEmpty()) {
+      return null;
+    }
+    Path file = files.spooled(work.get().file());
+    FootageFile.Facts f = work.get().facts();
+    return new FootageSource(file, times.get(), f.width(), f.height(), f.channels(), f.matrix());
+  }
+}

@@ -1,0 +1,136 @@
+package rovingglyph.render;
+
+import io.github.humbleui.skija.ColorAlphaType;
+import io.github.humbleui.skija.ColorSpace;
+import io.github.humbleui.skija.ColorType;
+import io.github.humbleui.skija.Image;
+import io.github.humbleui.skija.ImageInfo;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Timer;
+import java.util.TimerTask;
+
+/**
+ * ffmpeg as a child process that decodes footage from a frame on, one after another. It is ended
+ * when it gives no frame for a while.
+ */
+final class FootageDecoder implements AutoCloseable {
+  private static final long MEMORY = 3L << 30;
+
+  /** The longest that a frame may take. */
+  private static final long QUIET_MILLIS = 60_000;
+
+  private static final Timer WATCH = new Timer("footage decoders", true);
+
+  private final int level;
+  private final int width;
+  private final int height;
+  private final byte[] pixels;
+  private final Process process;
+  private final InputStream frames;
+  private int next;
+
+  /**
+   * Begins with a frame; those before it are never asked for.
+   *
+   * @param level how often its size is halved
+   */
+  FootageDecoder(FootageSource source, int level, int first) {
+    this.level = level;
+    this.width = halved(source.width(), level);
+    this.height = halved(source.height(), level);
+    this.pixels = new byte[4 * width * height];
+    this.next = first;
+    try {
+      ProcessBuilder builder = new ProcessBuilder(command(source, first));
+      builder.redirectError(ProcessBuilder.Redirect.DISCARD);
+      builder.environment().put("MALLOC_ARENA_MAX", "2");
+      this.process = builder.start();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    this.frames = process.getInputStream();
+  }
+
+  /** A length once it is halved so often. */
+  static int halved(int length, int times) {
+    return times > 30 ? 0 : (length + (1 << times) - 1) >> times;
+  }
+
+  private List<String> command(FootageSource source, int first) {
+    List<String> out = new ArrayList<>(List.of("prlimit", "--as=" + MEMORY, "--core=0"));
+    out.addAll(List.of("ffmpeg", "-hide_banner", "-nostdin", "-v", "error"));
+    out.addAll(FootageSource.WARY);
+    if (first > 0) {
+      // Between two frames, so that no rounding begins with the one before.
+      double at = (source.times()[first - 1] + source.times()[first]) / 2;
+      out.addAll(List.of("-ss", String.format(Locale.ROOT, "%.6f", at)));
+    }
+    Path file = source.file();
+    out.addAll(List.of("-threads", "2", "-i", file.toString(), "-map", "0:v:0"));
+    out.addAll(List.of("-fps_mode", "passthrough", "-vf"));
+    out.add(FootageSource.scaled(width, height, source.matrix()) + ",format=bgra");
+    out.addAll(List.of("-f", "rawvideo", "pipe:1"));
+    return out;
+  }
+
+  int level() {
+    return level;
+  }
+
+  /** The number of the frame that it gives next. */
+  int next() {
+    return next;
+  }
+
+  /** A frame with its outermost pixels once more round it; those before it are passed over. */
+  Image frame(int number) {
+    for (; next <= number; next++) {
+      read();
+    }
+    ImageInfo info =
+        new ImageInfo(
+            width, height, ColorType.BGRA_8888, ColorAlphaType.UNPREMUL, ColorSpace.getSRGB());
+    try (Image image = Image.makeRasterFromBytes(info, pixels, 4L * width)) {
+      return BitmapCache.framed(image);
+    }
+  }
+
+  /** The next frame, into the pixels. */
+  private void read() {
+    TimerTask end =
+        new TimerTask() {
+          @Override
+          public void run() {
+            process.destroyForcibly();
+          }
+        };
+    WATCH.schedule(end, QUIET_MILLIS);
+    try {
+      int got = 0;
+      while (got < pixels.length) {
+        int n = frames.read(pixels, got, pixels.length - got);
+        if (n < 0) {
+          throw new IOException(
+              "Frame " + (next + 1) + " of footage could not be decoded. Export again.");
+        }
+        got += n;
+      }
+    } catch (IOException e) {
+      Progress.checkThread();
+      throw new UncheckedIOException(e.getMessage(), e);
+    } finally {
+      end.cancel();
+    }
+  }
+
+  @Override
+  public void close() {
+    process.destroyForcibly();
+  }
+}

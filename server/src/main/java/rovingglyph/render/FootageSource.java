@@ -1,0 +1,43 @@
+package rovingglyph.render;
+
+import java.nio.file.Path;
+import java.util.List;
+import rovingglyph.scene.Footage;
+
+/**
+ * Kept footage as painters and encoders take it.
+ *
+ * @param file as it was uploaded
+ * @param times of its frames, ascending, seconds
+ * @param width of its frames as they are seen
+ * @param height of its frames as they are seen
+ * @param channels of its sound; 0 where it has none
+ * @param matrix of its colours, as ffmpeg calls it
+ */
+public record FootageSource(
+    Path file, double[] times, int width, int height, int channels, String matrix) {
+  /**
+   * Options for ffmpeg and ffprobe so that a file is read as footage, and nothing but that file.
+   */
+  public static final List<String> WARY =
+      List.of(
+          "-protocol_whitelist",
+          "file,pipe",
+          "-format_whitelist",
+          "mov,mp4,m4a,3gp,3g2,mj2,matroska,webm,gif");
+
+  /** The number of the last frame whose time is not after a moment; the first one before all. */
+  public int frame(double moment) {
+    return Footage.frame(times, moment);
+  }
+
+  /**
+   * The filter of ffmpeg that brings frames to a size, with their colours told.
+   *
+   * @param matrix of the colours of the frames as they come
+   */
+  public static String scaled(int width, int height, String matrix) {
+    return "scale=%d:%d:flags=area+accurate_rnd+full_chroma_int:in_color_matrix=%s"
+        .formatted(width, height, matrix);
+  }
+}

@@ -54,7 +54,7 @@ export function Journey() {
   const along = lettering !== undefined && channel === 'pathOffset';
   const length = along ? (item?.length ?? null) : null;
   const heard = useSounds().length > 0;
-  const width = room[0] - (heard ? WAVE : 0) - laneCount * LANE - (laneCount > 0 ? 8 : 0);
+  const width = room[0] - (heard ? WAVE + 8 : 0) - laneCount * LANE - (laneCount > 0 ? 8 : 0);
   const [from, to] = useMemo(
     () => extent(samples, length, unitOf(channel)),
     [samples, length, channel],

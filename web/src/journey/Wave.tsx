@@ -60,7 +60,7 @@ export function Wave({ scale, height }: { scale: Scale; height: number }) {
     Math.max(0, scale.time(e.clientY - e.currentTarget.getBoundingClientRect().top));
   return (
     <div
-      className="relative shrink-0 cursor-pointer text-soft"
+      className="relative ml-2 shrink-0 cursor-pointer text-soft"
       style={{ width: WAVE, height }}
       title="The sound of the scene. Click to go there, double-click to set a cue"
       data-testid="wave"

@@ -1,5 +1,4 @@
 import { useRef } from 'react';
-import { Replace } from 'lucide-react';
 import * as core from '../../core/core';
 import type { Footage } from '../../core/document';
 import { useBitmaps } from '../../stage/bitmaps';
@@ -72,7 +71,7 @@ export function FootageSection({ footage }: { footage: Footage }) {
           Out here
         </button>
         <button type="button" className="btn flex-1" onClick={() => input.current?.click()}>
-          <Replace className="size-4" /> Replace
+          Replace
         </button>
       </div>
       <NumberField

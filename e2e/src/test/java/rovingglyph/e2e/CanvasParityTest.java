@@ -105,6 +105,7 @@ class CanvasParityTest {
   @ParameterizedTest
   @MethodSource("demos")
   void theDemoScenes(String file) throws IOException {
+    KeptPictures.demoIsReady();
     compare(file, Files.readString(Path.of("../demo", file)), 1);
   }
 
@@ -113,7 +114,7 @@ class CanvasParityTest {
   void scenesOfChance(int seed) {
     // Stages are smaller than the frame mostly, and larger at times.
     double scale = new double[] {1, 0.5, 1.5}[seed % 3];
-    compare("seed " + seed, new RandomScenes(seed).document(), scale);
+    compare("seed " + seed, new RandomScenes(seed).withFootage(), scale);
   }
 
   /** Browsers whose canvas has no filters show effects all the same, only not to the pixel. */

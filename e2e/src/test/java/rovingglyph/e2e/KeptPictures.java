@@ -2,15 +2,22 @@ package rovingglyph.e2e;
 
 import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
+import rovingglyph.footage.KeptBitmaps;
+import rovingglyph.footage.MadeFootage;
 import rovingglyph.pictures.MadePictures;
-import rovingglyph.pictures.PictureStore;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.server.TestServer;
 
-/** Pictures that the tests' server keeps: grainy and soft-edged ones, as PNG and as JPEG. */
+/**
+ * What the tests' server keeps: grainy and soft-edged pictures, as PNG and as JPEG, and footage so
+ * small that it is always painted larger.
+ */
 final class KeptPictures {
   private static final List<String> IDS = keep();
 
@@ -27,13 +34,60 @@ final class KeptPictures {
     }
   }
 
+  private static String project() {
+    TestServer server = TestServer.shared();
+    return Json.parse(
+            TestServer.text(server.send("POST", "/api/projects", "{\"name\":\"Pictures\"}")))
+        .asObject()
+        .getString("id", "");
+  }
+
   private static String keep(byte[] file) {
     TestServer server = TestServer.shared();
-    JsonObject project =
-        Json.parse(TestServer.text(server.send("POST", "/api/projects", "{\"name\":\"Pictures\"}")))
-            .asObject();
-    String at = "/api/projects/" + project.getString("id", "") + "/pictures?name=Made";
+    String at = "/api/projects/" + project() + "/pictures?name=Made";
     return Json.parse(TestServer.text(server.sendBytes(at, file))).asObject().getString("id", "");
+  }
+
+  /** Footage of three seconds, of 12.5 frames a second. */
+  private static final class Small {
+    static final String ID = keepSmall();
+
+    private static String keepSmall() {
+      try {
+        Path folder = Files.createTempDirectory("roving-test");
+        Path file = MadeFootage.pattern(folder, 40, 24, "25/2", 3);
+        demoIsReady();
+        String project = project();
+        String id = MadeFootage.kept(TestServer.shared(), project, file).getString("id", "");
+        Files.delete(file);
+        return id;
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+  }
+
+  static String footage() {
+    return Small.ID;
+  }
+
+  /** Waits until the footage of the demo project can be shown. */
+  static void demoIsReady() {
+    TestServer server = TestServer.shared();
+    JsonObject demo =
+        Json.parse(TestServer.text(server.send("GET", "/api/projects", null)))
+            .asArray()
+            .values()
+            .stream()
+            .map(JsonValue::asObject)
+            .filter(p -> p.getString("name", "").equals("Saltmarsh Kite Fair"))
+            .findFirst()
+            .orElseThrow();
+    String id = demo.getString("id", "");
+    String list = TestServer.text(server.send("GET", "/api/projects/" + id + "/footage", null));
+    Json.parse(list)
+        .asArray()
+        .forEach(f -> MadeFootage.settled(server, id, f.asObject().getString("id", "")));
   }
 
   static List<String> ids() {
@@ -42,6 +96,6 @@ final class KeptPictures {
 
   /** These, and those of the demo project. */
   static Bitmaps bitmaps() {
-    return TestServer.shared().bean(PictureStore.class);
+    return TestServer.shared().bean(KeptBitmaps.class);
   }
 }

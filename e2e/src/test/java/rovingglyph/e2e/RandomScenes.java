@@ -3,6 +3,7 @@ package rovingglyph.e2e;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.regex.Pattern;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Effect;
@@ -89,6 +90,27 @@ final class RandomScenes {
                     20 + random.nextInt(40),
                     value(0, 180)),
             String.join(",", items));
+  }
+
+  /** The document with footage in the place of its pictures, of chance in how it goes by. */
+  String withFootage() {
+    Random chance = new Random(seed + 9000L);
+    return Pattern.compile("\"kind\":\"picture\",\"id\":(\"\\w+\"),\"image\":\"[\\w-]+\"")
+        .matcher(document())
+        .replaceAll(
+            m ->
+                """
+                "kind":"footage","id":%s,"image":"%s","rate":12.5,"length":3,"in":%s,"out":%s,
+                "speed":%s,"atEnd":"%s"
+                """
+                    .strip()
+                    .formatted(
+                        m.group(1),
+                        KeptPictures.footage(),
+                        number(chance, 0, 1),
+                        number(chance, 1.3, 3),
+                        number(chance, 0.2, 3),
+                        List.of("loop", "hold", "end").get(chance.nextInt(3))));
   }
 
   /** The document of a scene that others show. */

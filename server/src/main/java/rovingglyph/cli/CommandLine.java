@@ -19,6 +19,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import rovingglyph.document.SceneBundle;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.footage.FootageFolder;
 import rovingglyph.formats.ExportFormat;
 import rovingglyph.formats.ExportFormats;
 import rovingglyph.formats.ExportOptions;
@@ -48,7 +49,7 @@ public final class CommandLine {
       """
       Usage:
         ./roving render SCENE.json OUT.(%s) [options]
-            [--fonts DIR] [--pictures DIR] [--scenes DIR]
+            [--fonts DIR] [--pictures DIR] [--footage DIR] [--scenes DIR]
         ./roving layout SCENE.json --at SECONDS [--fonts DIR]
       Options of render, by the end of OUT:
       %s"""
@@ -87,6 +88,7 @@ public final class CommandLine {
   private final Map<String, String> options = new LinkedHashMap<>();
   private Path fonts;
   private Path pictures;
+  private Path footage;
   private Path scenes;
 
   private CommandLine(PrintStream out, PrintStream err) {
@@ -151,6 +153,8 @@ public final class CommandLine {
         fonts = Path.of(value);
       } else if (args[i - 1].equals("--pictures")) {
         pictures = Path.of(value);
+      } else if (args[i - 1].equals("--footage")) {
+        footage = Path.of(value);
       } else if (args[i - 1].equals("--scenes")) {
         scenes = folder(value);
       } else {
@@ -258,7 +262,8 @@ public final class CommandLine {
     if (reason != null) {
       throw new Refused(reason);
     }
-    Bitmaps bitmaps = pictures == null ? Bitmaps.NONE : new PictureFolder(pictures);
+    Bitmaps still = pictures == null ? Bitmaps.NONE : new PictureFolder(pictures);
+    Bitmaps bitmaps = footage == null ? still : new FootageFolder(footage, still);
     require(bitmaps, scene);
     format.write(scene, bitmaps, chosen, target, new Progress());
     String note = format.note(scene.scene());
@@ -276,7 +281,8 @@ public final class CommandLine {
     } catch (IOException e) {
       throw new Refused(
           e.getMessage()
-              + "\n--pictures names the folder with the pictures' files, --scenes that with the scenes");
+              + "\n--pictures and --footage name the folders with the files of those, --scenes that with the"
+              + " scenes");
     }
   }
 

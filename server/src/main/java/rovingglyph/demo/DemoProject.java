@@ -1,6 +1,7 @@
 package rovingglyph.demo;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -13,6 +14,8 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import rovingglyph.footage.FootageFile;
+import rovingglyph.footage.FootageIntake;
 import rovingglyph.pictures.PictureStore;
 import rovingglyph.projects.ProjectStore;
 import rovingglyph.projects.SceneStore;
@@ -47,12 +50,17 @@ class DemoProject implements SmartInitializingSingleton {
           "over-the-dune.svg",
           "Dunes at dusk");
 
+  /** The same of its footage; scripts/demo-footage.sh makes the files. */
+  private static final Map<String, String> FOOTAGE =
+      Map.of("pier-at-dusk.mp4", "Pier at dusk", "dunes-at-dusk.mp4", "Dunes at dusk");
+
   private static final Logger LOG = LoggerFactory.getLogger(DemoProject.class);
   private static final long LOCK = 0x524F56494E47L;
 
   private final ProjectStore projects;
   private final SceneStore scenes;
   private final PictureStore pictures;
+  private final FootageIntake footage;
   private final JdbcClient jdbc;
   private final TransactionTemplate transaction;
 
@@ -60,11 +68,13 @@ class DemoProject implements SmartInitializingSingleton {
       ProjectStore projects,
       SceneStore scenes,
       PictureStore pictures,
+      FootageIntake footage,
       JdbcClient jdbc,
       TransactionTemplate transaction) {
     this.projects = projects;
     this.scenes = scenes;
     this.pictures = pictures;
+    this.footage = footage;
     this.jdbc = jdbc;
     this.transaction = transaction;
   }
@@ -75,6 +85,16 @@ class DemoProject implements SmartInitializingSingleton {
       pictures.keep(project, name, picture(file));
     } catch (UnableException | RefusedException e) {
       LOG.warn("The demo project is without the picture {}: {}", name, e.getMessage());
+    }
+  }
+
+  private void keepFootage(UUID project, String name, String file) {
+    try (InputStream in = new ClassPathResource("demo/footage/" + file).getInputStream()) {
+      footage.keep(project, name, in);
+    } catch (IOException | FootageFile.Unusable e) {
+      LOG.warn("The demo project is without the footage {}: {}", name, e.getMessage());
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
     }
   }
 
@@ -116,6 +136,7 @@ class DemoProject implements SmartInitializingSingleton {
             ProjectStore.Project project = projects.create("Saltmarsh Kite Fair", documents);
             SHOWING.forEach(s -> scenes.create(project.id(), showing(document(s), project)));
             PICTURES.forEach((file, name) -> keep(project.id(), name, file));
+            FOOTAGE.forEach((file, name) -> keepFootage(project.id(), name, file));
           }
         });
   }

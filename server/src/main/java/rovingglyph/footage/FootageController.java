@@ -4,13 +4,10 @@ import io.swagger.v3.oas.annotations.Operation;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.ByteBuffer;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.Semaphore;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -36,18 +33,21 @@ class FootageController {
 
   private static final int LONGEST_NAME = 200;
 
-  /** Files that are looked into at one time. */
-  private final Semaphore turn = new Semaphore(2, true);
-
   private final FootageStore footage;
   private final StoredFiles files;
+  private final FootageIntake intake;
   private final FootageJobs jobs;
   private final ProjectStore projects;
 
   FootageController(
-      FootageStore footage, StoredFiles files, FootageJobs jobs, ProjectStore projects) {
+      FootageStore footage,
+      StoredFiles files,
+      FootageIntake intake,
+      FootageJobs jobs,
+      ProjectStore projects) {
     this.footage = footage;
     this.files = files;
+    this.intake = intake;
     this.jobs = jobs;
     this.projects = projects;
   }
@@ -108,7 +108,7 @@ class FootageController {
           "Ends an upload: its file is looked into and kept with the project, or refused with the"
               + " reason; 409 while pieces are missing")
   @PostMapping("/api/uploads/{id}/end")
-  FootageStore.Kept end(@PathVariable UUID id) throws IOException, InterruptedException {
+  FootageStore.Kept end(@PathVariable UUID id) throws InterruptedException {
     StoredFiles.Upload upload = files.upload(id);
     if (upload.received() < upload.pieces()) {
       throw new RefusedException(
@@ -117,31 +117,15 @@ class FootageController {
           "Piece " + upload.received() + " is missing",
           Map.of("received", upload.received()));
     }
-    turn.acquire();
-    Path file = files.spooled(id);
     try {
-      return keep(upload, file);
+      String kept = intake.keep(upload.projectId(), upload.name(), id);
+      jobs.enqueue(kept);
+      return footage.of(upload.projectId(), kept);
     } catch (FootageFile.Unusable e) {
-      files.remove(id);
       throw refused(e.getMessage());
     } catch (IOException e) {
       throw new UnableException("The footage could not be checked: " + e.getMessage(), e);
-    } finally {
-      turn.release();
-      Files.deleteIfExists(file);
     }
-  }
-
-  private FootageStore.Kept keep(StoredFiles.Upload upload, Path file)
-      throws IOException, FootageFile.Unusable {
-    String id = "footage-" + StoredFiles.digest(file);
-    FootageFile.Facts facts = footage.isKnown(id) ? null : FootageFile.read(file);
-    byte[] still = facts == null ? null : FootageFile.still(file, facts);
-    footage.keep(upload.projectId(), upload.name(), id, upload.id(), facts, still);
-    if (footage.state(id) == FootageStore.State.PREPARING) {
-      jobs.enqueue(id);
-    }
-    return footage.of(upload.projectId(), id);
   }
 
   private static RefusedException refused(String detail) {

@@ -4,10 +4,14 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.util.Comparator;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -77,6 +81,20 @@ public final class FootageFile {
   private static final int HIGH_DEFINITION = 720;
 
   private FootageFile() {}
+
+  /** What a file is called in documents: made from its content, so that the same is kept once. */
+  static String id(Path file) throws IOException {
+    try (InputStream in = Files.newInputStream(file)) {
+      MessageDigest sha = MessageDigest.getInstance("SHA-256");
+      byte[] some = new byte[1 << 20];
+      for (int n = in.read(some); n >= 0; n = in.read(some)) {
+        sha.update(some, 0, n);
+      }
+      return "footage-" + HexFormat.of().formatHex(sha.digest()).substring(0, 20);
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
 
   /**
    * Tells what a file is.

@@ -69,6 +69,8 @@ class FootageJobs implements DisposableBean {
   @EventListener(ApplicationReadyEvent.class)
   void begin() {
     scheduler.start();
+    // What was kept without being asked for here, or by a node that ended at once.
+    store.preparing().forEach(this::enqueue);
   }
 
   @Override

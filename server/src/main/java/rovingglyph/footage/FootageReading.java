@@ -38,6 +38,9 @@ final class FootageReading {
 
   private static final Pattern TIME = Pattern.compile(" n: *(\\d+) .*pts_time: *([-0-9.e+]+)");
 
+  /** The filter that tells the times of frames on the output of errors. */
+  private static final String TOLD = "showinfo=checksum=0";
+
   /** Takes the frames as they come. */
   interface Frames {
     /**
@@ -89,7 +92,7 @@ final class FootageReading {
   double[] frames(Frames to) throws IOException, FootageFile.Unusable {
     List<String> command = command("-v", "info", "-nostats");
     command.addAll(List.of("-map", "0:v:0", "-fps_mode", "passthrough"));
-    command.addAll(List.of("-vf", filter(facts) + ",showinfo=checksum=0"));
+    command.addAll(List.of("-vf", filter(facts) + "," + TOLD));
     command.addAll(
         facts.opaque()
             ? List.of("-c:v", "mjpeg", "-q:v", "4", "-huffman", "default")
@@ -132,6 +135,24 @@ final class FootageReading {
               .formatted(out.length, span, Footage.FASTEST_RATE));
     }
     return out;
+  }
+
+  /** Only the times of its frames, seconds. */
+  double[] times() throws IOException, FootageFile.Unusable {
+    List<String> command = command("-v", "info", "-nostats");
+    command.addAll(List.of("-map", "0:v:0", "-fps_mode", "passthrough"));
+    command.addAll(List.of("-vf", TOLD, "-f", "null", "-"));
+    Process p = begin(command);
+    Times times = new Times(p.getErrorStream());
+    try {
+      times.thread.join();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IOException("Interrupted while reading footage", e);
+    } finally {
+      p.destroyForcibly();
+    }
+    return checked(times.all(), times.all().size());
   }
 
   /**

@@ -3,13 +3,8 @@ package rovingglyph.footage;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -162,29 +157,5 @@ class StoredFiles {
       Files.deleteIfExists(out);
       throw e;
     }
-  }
-
-  /** What a file is called in documents: the first 20 digits of its SHA-256. */
-  static String digest(Path file) {
-    try (InputStream in = Files.newInputStream(file)) {
-      MessageDigest sha = MessageDigest.getInstance("SHA-256");
-      byte[] some = new byte[PIECE];
-      for (int n = in.read(some); n >= 0; n = in.read(some)) {
-        sha.update(some, 0, n);
-      }
-      return HexFormat.of().formatHex(sha.digest()).substring(0, 20);
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  /** Ids of uploads of a project that have not ended. */
-  List<UUID> open(UUID project) {
-    return jdbc.sql("select id from stored_file where project_id = ? order by begun_at")
-        .param(project)
-        .query(UUID.class)
-        .list();
   }
 }

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
+import rovingglyph.scene.Footage;
 import rovingglyph.scene.Scene;
 import rovingglyph.webexport.AnimatedSvg;
 
@@ -49,6 +50,21 @@ final class SvgFormat implements ExportFormat {
   @Override
   public int images() {
     return 0;
+  }
+
+  @Override
+  public String note(Scene scene) {
+    return hasFootage(scene)
+        ? "An SVG cannot hold footage: it is left out, and so is what is measured by it or cut out"
+            + " of it. Choose a video or frames to have it."
+        : null;
+  }
+
+  private static boolean hasFootage(Scene scene) {
+    return !scene.painted(Footage.class).isEmpty()
+        || scene.insets().stream()
+            .map(i -> scene.shown().get(i.scene()))
+            .anyMatch(s -> s != null && hasFootage(s));
   }
 
   @Override

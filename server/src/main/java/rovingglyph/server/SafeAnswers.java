@@ -20,7 +20,7 @@ import org.springframework.stereotype.Component;
 class SafeAnswers implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
   /** Nothing inline and nothing from elsewhere runs; pictures may be made by the page itself. */
   private static final String POLICY =
-      "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:;"
+      "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; media-src blob:;"
           + " font-src 'self' data: blob:; connect-src 'self'; worker-src 'self'; object-src 'none';"
           + " base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 

@@ -102,14 +102,31 @@ public final class MadeFootage {
         to.write(bytes(frame(i)));
       }
     }
+    run(p);
+    return out;
+  }
+
+  /** A pattern of many colours that moves. */
+  public static Path pattern(Path folder, int width, int height, String rate, int seconds)
+      throws IOException {
+    Path out = folder.resolve("pattern.mp4");
+    String source = "testsrc2=s=%dx%d:r=%s:d=%d".formatted(width, height, rate, seconds);
+    List<String> command = new ArrayList<>(List.of("ffmpeg", "-v", "error", "-y", "-f", "lavfi"));
+    command.addAll(List.of("-i", source));
+    command.addAll(H264);
+    command.add(out.toString());
+    run(new ProcessBuilder(command).inheritIO().start());
+    return out;
+  }
+
+  private static void run(Process p) throws IOException {
     try {
       if (p.waitFor() != 0) {
-        throw new IOException("ffmpeg failed on " + kind);
+        throw new IOException("ffmpeg failed");
       }
     } catch (InterruptedException e) {
       throw new IOException(e);
     }
-    return out;
   }
 
   private static byte[] bytes(BufferedImage image) {

@@ -65,6 +65,10 @@ class AccessibilityTest {
     Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Pennant line"));
     w.tab(5);
     page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first().click();
+    look("footage");
+    Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Night market sign"));
+    w.tab(5);
+    page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first().click();
     look("picture");
     Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Opening stamp"));
     w.tab(2);

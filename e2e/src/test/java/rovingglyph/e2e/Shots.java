@@ -91,15 +91,15 @@ public final class Shots {
     ribbon.page.waitForTimeout(900);
     shoot(ribbon.page, folder, "dusk");
     dress(server, folder);
-    picture(server, folder);
+    footage(server, folder);
   }
 
-  /** The picture that the pennants run round. */
-  private static void picture(TestServer server, Path folder) {
+  /** The footage that the pennants run round. */
+  private static void footage(TestServer server, Path folder) {
     Workbench w = demo(server, "Pennant line", 5);
     w.page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first().click();
     w.page.waitForTimeout(1500);
-    shoot(w.page, folder, "picture");
+    shoot(w.page, folder, "footage");
   }
 
   /** An evening sky, and the far dune out of focus. */

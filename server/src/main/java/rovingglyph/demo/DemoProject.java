@@ -41,14 +41,7 @@ class DemoProject implements SmartInitializingSingleton {
   private static final List<String> SHOWING = List.of("pier-screens");
 
   /** With the name that each has; scenes name them by the ids made from their files. */
-  private static final Map<String, String> PICTURES =
-      Map.of(
-          "pier-at-dusk.svg",
-          "Pier at dusk",
-          "lantern-lane.svg",
-          "Lantern lane",
-          "over-the-dune.svg",
-          "Dunes at dusk");
+  private static final Map<String, String> PICTURES = Map.of("lantern-lane.svg", "Lantern lane");
 
   /** The same of its footage; scripts/demo-footage.sh makes the files. */
   private static final Map<String, String> FOOTAGE =

@@ -28,7 +28,8 @@ public final class FootageFolder implements Bitmaps {
     if (!Files.isDirectory(folder)) {
       throw new IOException(folder + " is no folder: give one with the footage of the scene");
     }
-    this.folder = folder;
+    // Programs read the files from other folders.
+    this.folder = folder.toAbsolutePath();
     this.pictures = pictures;
   }
 

@@ -66,7 +66,13 @@ class CommandLineTest {
   @Test
   void picturesOfAFolderAreShown() throws IOException {
     Path out = folder.resolve("still.png");
-    String scene = "../demo/pennant-line.json";
+    String scene = folder.resolve("pier.json").toString();
+    Files.writeString(
+        Path.of(scene),
+        """
+        {"format":"roving-glyph-scene","version":2,"name":"Pier","width":850,"height":1690,
+         "rate":"25","length":1,"items":[{"kind":"picture","id":"it","name":"Pier at dusk",
+         "image":"picture-726f43e0649f5ad8e729","x":425,"y":845,"width":850,"height":1690}]}""");
     assertThat(run("render", scene, out.toString(), "--pictures", "../demo/pictures")).isZero();
     BufferedImage image = ImageIO.read(out.toFile());
     assertThat(ink(image, 0x1F2B37)).as("the pier").isGreaterThan(20_000);
@@ -81,10 +87,42 @@ class CommandLineTest {
   }
 
   @Test
+  void footageOfAFolderIsShownAndHeard() throws IOException {
+    Path out = folder.resolve("still.png");
+    String scene = "../demo/pennant-line.json";
+    assertThat(run("render", scene, out.toString(), "--footage", "../demo/footage")).isZero();
+    BufferedImage image = ImageIO.read(out.toFile());
+    long dark =
+        java.util.Arrays.stream(image.getRGB(0, 0, 1080, 1920, null, 0, 1080))
+            .filter(p -> (p >> 16 & 255) + (p >> 8 & 255) + (p & 255) < 170)
+            .count();
+    assertThat(dark).as("the pier").isGreaterThan(20_000);
+    assertThat(run("render", scene, out.toString())).isEqualTo(2);
+    assertThat(err).contains("\"Pier at dusk\" is not there", "--footage");
+    assertThat(run("render", scene, out.toString(), "--footage", KITE)).isEqualTo(1);
+    assertThat(err).contains("is no folder");
+    Path svg = folder.resolve("still.svg");
+    assertThat(run("render", scene, svg.toString())).isEqualTo(2);
+    assertThat(run("render", scene, svg.toString(), "--footage", "../demo/footage")).isZero();
+    assertThat(err).contains("An SVG cannot hold footage");
+    assertThat(Files.readString(svg)).doesNotContain("<image");
+  }
+
+  @Test
   void scenesOfAFolderAreShown() throws IOException {
     Path out = folder.resolve("still.png");
     String scene = "../demo/pier-screens.json";
-    String[] all = {"render", scene, out.toString(), "--pictures", "../demo/pictures", "--at", "2"};
+    String[] all = {
+      "render",
+      scene,
+      out.toString(),
+      "--pictures",
+      "../demo/pictures",
+      "--at",
+      "2",
+      "--footage",
+      "../demo/footage"
+    };
     assertThat(run(all)).isEqualTo(2);
     assertThat(err).contains("The scene that \"Opening stamp\" shows is not there", "--scenes");
     List<String> with = new ArrayList<>(List.of(all));

@@ -119,7 +119,7 @@ public final class MadeFootage {
     return out;
   }
 
-  private static void run(Process p) throws IOException {
+  static void run(Process p) throws IOException {
     try {
       if (p.waitFor() != 0) {
         throw new IOException("ffmpeg failed");

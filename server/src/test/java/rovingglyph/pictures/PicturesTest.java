@@ -218,7 +218,7 @@ class PicturesTest {
             .bean(JdbcClient.class)
             .sql(
                 "select count(*) from project_picture p join scene s using (project_id)"
-                    + " where s.name = 'Pennant line' and s.document::text like '%' || p.picture_id || '%'")
+                    + " where s.name = 'Night market sign' and s.document::text like '%' || p.picture_id || '%'")
             .query(Integer.class)
             .single();
     assertThat(shown).isPositive();

@@ -37,8 +37,16 @@ export function Wave({ scale, height }: { scale: Scale; height: number }) {
     g.setTransform(ratio, 0, 0, ratio, 0, 0);
     g.clearRect(0, 0, WAVE, height);
     g.fillStyle = getComputedStyle(g.canvas).color;
+    // The loudest fills the width: what matters is where it is loud.
+    const most = Math.max(
+      loudest(
+        0,
+        sounds.reduce((t, s) => Math.max(t, s.at + s.seconds), 0),
+      ),
+      0.02,
+    );
     for (let y = 0; y < height; y++) {
-      const half = (loudest(scale.time(y), scale.time(y + 1)) * WAVE) / 2;
+      const half = (loudest(scale.time(y), scale.time(y + 1)) / most) * (WAVE / 2);
       if (half > 0) g.fillRect(WAVE / 2 - Math.max(half, 0.5), y, 2 * Math.max(half, 0.5), 1);
     }
     function loudest(from: number, to: number): number {
@@ -53,7 +61,7 @@ export function Wave({ scale, height }: { scale: Scale; height: number }) {
         );
         for (let k = first; k <= last; k++) most = Math.max(most, (all[k] ?? 0) * gain);
       });
-      return Math.min(most, 1);
+      return most;
     }
   });
   const at = (e: React.MouseEvent) =>

@@ -34,6 +34,7 @@ class FootageController {
   private static final int LONGEST_NAME = 200;
 
   private final FootageStore footage;
+  private final StageFootage stage;
   private final StoredFiles files;
   private final FootageIntake intake;
   private final FootageJobs jobs;
@@ -41,11 +42,13 @@ class FootageController {
 
   FootageController(
       FootageStore footage,
+      StageFootage stage,
       StoredFiles files,
       FootageIntake intake,
       FootageJobs jobs,
       ProjectStore projects) {
     this.footage = footage;
+    this.stage = stage;
     this.files = files;
     this.intake = intake;
     this.jobs = jobs;
@@ -149,7 +152,7 @@ class FootageController {
   @Operation(summary = "The first frame of footage, as soon as it is kept")
   @GetMapping("/api/footage/{id}/still")
   ResponseEntity<byte[]> still(@PathVariable String id) {
-    byte[] still = footage.still(id);
+    byte[] still = stage.still(id);
     boolean png = still.length > 0 && still[0] == (byte) 0x89;
     return forGood().contentType(png ? MediaType.IMAGE_PNG : MediaType.IMAGE_JPEG).body(still);
   }
@@ -159,14 +162,14 @@ class FootageController {
           "The times of the frames in seconds, how many are in each run, and their media type; 404"
               + " where it is not kept, 409 while it is being prepared")
   @GetMapping("/api/footage/{id}/frames")
-  ResponseEntity<FootageStore.Frames> frames(@PathVariable String id) {
+  ResponseEntity<StageFootage.Frames> frames(@PathVariable String id) {
     FootageStore.State state = footage.state(id);
     if (state == null || state == FootageStore.State.FAILED) {
       throw RefusedException.notFound("footage");
     }
     return forGood()
         .body(
-            footage
+            stage
                 .frames(id)
                 .orElseThrow(
                     () ->
@@ -183,8 +186,8 @@ class FootageController {
               + " 32-bit numbers, the highest byte first), and the pictures one after another")
   @GetMapping("/api/footage/{id}/runs/{number}")
   ResponseEntity<byte[]> run(@PathVariable String id, @PathVariable int number) {
-    FootageStore.Run run =
-        footage.run(id, number).orElseThrow(() -> RefusedException.notFound("run of frames"));
+    StageFootage.Run run =
+        stage.run(id, number).orElseThrow(() -> RefusedException.notFound("run of frames"));
     ByteBuffer out = ByteBuffer.allocate(4 + 4 * run.lengths().length + run.bytes().length);
     out.putInt(run.lengths().length);
     for (int length : run.lengths()) {
@@ -199,13 +202,13 @@ class FootageController {
   ResponseEntity<byte[]> peaks(@PathVariable String id) {
     return forGood()
         .contentType(MediaType.APPLICATION_OCTET_STREAM)
-        .body(footage.peaks(id).orElseThrow(() -> RefusedException.notFound("sound")));
+        .body(stage.peaks(id).orElseThrow(() -> RefusedException.notFound("sound")));
   }
 
   @Operation(summary = "The sound of footage (Opus)")
   @GetMapping("/api/footage/{id}/sound")
   void sound(@PathVariable String id, HttpServletResponse answer) throws IOException {
-    UUID file = footage.sound(id).orElseThrow(() -> RefusedException.notFound("sound"));
+    UUID file = stage.sound(id).orElseThrow(() -> RefusedException.notFound("sound"));
     answer.setContentType("audio/ogg");
     answer.setHeader("Cache-Control", "max-age=31536000, immutable");
     files.write(file, answer.getOutputStream());

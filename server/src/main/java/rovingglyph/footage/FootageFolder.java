@@ -66,7 +66,8 @@ public final class FootageFolder implements Bitmaps {
     try {
       FootageFile.Facts f = FootageFile.read(file);
       double[] times = new FootageReading(file, f, p -> {}).times();
-      return new FootageSource(file, times, f.width(), f.height(), f.channels(), f.matrix());
+      return new FootageSource(
+          file, times, f.width(), f.height(), f.opaque(), f.channels(), f.matrix());
     } catch (FootageFile.Unusable e) {
       throw new IOException(file + ": " + e.getMessage(), e);
     }

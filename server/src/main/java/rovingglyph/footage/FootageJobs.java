@@ -42,12 +42,14 @@ class FootageJobs implements DisposableBean {
   private static final double QUIET_SECONDS = 60;
 
   private final FootageStore store;
+  private final StageFootage stage;
   private final StoredFiles files;
   private final OneTimeTask<Void> task;
   private final Scheduler scheduler;
 
-  FootageJobs(FootageStore store, StoredFiles files, DataSource dataSource) {
+  FootageJobs(FootageStore store, StageFootage stage, StoredFiles files, DataSource dataSource) {
     this.store = store;
+    this.stage = stage;
     this.files = files;
     this.task =
         Tasks.oneTime("footage")
@@ -187,7 +189,7 @@ class FootageJobs implements DisposableBean {
     private void read(Path file) throws IOException, FootageFile.Unusable {
       FootageReading reading = new FootageReading(file, work.facts(), this::child);
       double[] times = reading.frames(this::frame);
-      if (!keepRun() || ended) {
+      if (times.length == 0 || !keepRun() || ended) {
         return;
       }
       byte[] peaks = null;
@@ -225,7 +227,7 @@ class FootageJobs implements DisposableBean {
       waiting.clear();
       double all = Math.max(1, work.facts().length() * work.facts().rate());
       double done = Math.min(0.99, frames / all);
-      return store.run(id, runs++, new FootageStore.Run(lengths, bytes.toByteArray()), done);
+      return stage.put(id, runs++, new StageFootage.Run(lengths, bytes.toByteArray()), done);
     }
   }
 }

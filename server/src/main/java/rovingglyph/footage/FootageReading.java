@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import rovingglyph.render.FootageSource;
@@ -86,7 +87,7 @@ final class FootageReading {
   /**
    * Gives every frame on.
    *
-   * @return their times, seconds
+   * @return their times, seconds; none if no more were wanted
    * @throws FootageFile.Unusable with the reason
    */
   double[] frames(Frames to) throws IOException, FootageFile.Unusable {
@@ -108,12 +109,13 @@ final class FootageReading {
               "It has more than %,d frames".formatted(FootageFile.MOST_FRAMES));
         }
         if (!to.frame(picture)) {
-          break;
+          return new double[0];
         }
       }
+      // What it says of the last frames may come after them.
+      times.join();
     } finally {
       p.destroyForcibly();
-      times.join();
     }
     return checked(times.all(), count);
   }
@@ -177,6 +179,11 @@ final class FootageReading {
         }
         peaks.write(Math.min(255, most >> 7));
       }
+      // The file may be ended after the samples are.
+      p.waitFor(1, TimeUnit.MINUTES);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IOException("Interrupted while reading sound", e);
     } finally {
       p.destroyForcibly();
     }
@@ -289,7 +296,7 @@ final class FootageReading {
 
     void join() throws IOException {
       try {
-        thread.join(5000);
+        thread.join(60_000);
       } catch (InterruptedException e) {
         Thread.currentThread().interrupt();
         throw new IOException("Interrupted while reading footage", e);

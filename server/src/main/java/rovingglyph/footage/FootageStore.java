@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.Array;
 import java.sql.SQLException;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,7 +13,6 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.support.TransactionTemplate;
 import rovingglyph.render.FootageSource;
-import rovingglyph.scene.Footage;
 import rovingglyph.server.RefusedException;
 
 /** The footage that projects keep. The same file is stored once, however many keep it. */
@@ -51,17 +49,6 @@ public class FootageStore {
       double done,
       String message,
       boolean used) {}
-
-  /**
-   * What the stage needs to find frames.
-   *
-   * @param runs how many are in each
-   * @param width of the pictures, px
-   */
-  record Frames(double[] times, List<Integer> runs, String type, int width, int height) {}
-
-  /** Some frames one after another. */
-  record Run(int[] lengths, byte[] bytes) {}
 
   /** What the work on it needs. */
   record Work(UUID file, FootageFile.Facts facts, int tries) {}
@@ -226,7 +213,8 @@ public class FootageStore {
     return work(id);
   }
 
-  private Optional<Work> work(String id) {
+  /** What there is to know of it. */
+  Optional<Work> work(String id) {
     return jdbc.sql(
             """
             select file_id, tries, type, width, height, rate, length, opaque, channels, matrix
@@ -247,21 +235,6 @@ public class FootageStore {
                         rs.getString("matrix")),
                     rs.getInt("tries")))
         .optional();
-  }
-
-  /** Keeps some frames; false if nobody wants them any more. */
-  boolean run(String id, int number, Run run, double done) {
-    int wanted =
-        jdbc.sql("update footage set done = ? where id = ? and state = 'PREPARING'")
-            .params(done, id)
-            .update();
-    if (wanted == 0) {
-      return false;
-    }
-    jdbc.sql("insert into footage_run (footage_id, number, lengths, bytes) values (?, ?, ?, ?)")
-        .params(id, number, run.lengths(), run.bytes())
-        .update();
-    return true;
   }
 
   /** Gives a try back that was ended only because its server was stopped in good order. */
@@ -299,35 +272,8 @@ public class FootageStore {
         .update();
   }
 
-  /** The first frame, from the time on that it is kept. */
-  byte[] still(String id) {
-    return jdbc.sql("select still from footage where id = ?")
-        .param(id)
-        .query(byte[].class)
-        .optional()
-        .orElseThrow(() -> RefusedException.notFound("footage"));
-  }
-
-  /** Empty while it is not ready. */
-  Optional<Frames> frames(String id) {
-    double[] times = times(id).orElse(null);
-    if (times == null) {
-      return Optional.empty();
-    }
-    List<Integer> runs =
-        jdbc.sql(
-                "select cardinality(lengths) from footage_run where footage_id = ?"
-                    + " order by number")
-            .param(id)
-            .query(Integer.class)
-            .list();
-    FootageFile.Facts facts = work(id).orElseThrow().facts();
-    int[] size = FootageReading.size(facts);
-    String type = facts.opaque() ? "image/jpeg" : "image/webp";
-    return Optional.of(new Frames(times, runs, type, size[0], size[1]));
-  }
-
-  private Optional<double[]> times(String id) {
+  /** The times of its frames, seconds; empty while it is not ready. */
+  Optional<double[]> times(String id) {
     return jdbc.sql("select times from footage where id = ? and state = 'READY'")
         .param(id)
         .query((rs, n) -> numbers(rs.getArray(1)))
@@ -341,54 +287,6 @@ public class FootageStore {
       out[i] = all[i];
     }
     return out;
-  }
-
-  Optional<Run> run(String id, int number) {
-    return jdbc.sql("select lengths, bytes from footage_run where footage_id = ? and number = ?")
-        .params(id, number)
-        .query(
-            (rs, n) -> {
-              Integer[] lengths = (Integer[]) rs.getArray(1).getArray();
-              int[] out = new int[lengths.length];
-              for (int i = 0; i < out.length; i++) {
-                out[i] = lengths[i];
-              }
-              return new Run(out, rs.getBytes(2));
-            })
-        .optional();
-  }
-
-  /** The frame of a moment as the stage has it; the first one while it is not ready. */
-  byte[] preview(String id, double moment) {
-    Frames frames = frames(id).orElse(null);
-    if (frames == null) {
-      return state(id) == null ? null : still(id);
-    }
-    int left = Footage.frame(frames.times(), moment);
-    int number = 0;
-    while (number + 1 < frames.runs().size() && left >= frames.runs().get(number)) {
-      left -= frames.runs().get(number++);
-    }
-    Run run = run(id, number).orElse(null);
-    if (run == null || left >= run.lengths().length) {
-      return still(id);
-    }
-    int from = Arrays.stream(run.lengths(), 0, left).sum();
-    return Arrays.copyOfRange(run.bytes(), from, from + run.lengths()[left]);
-  }
-
-  Optional<byte[]> peaks(String id) {
-    return jdbc.sql("select peaks from footage where id = ? and peaks is not null")
-        .param(id)
-        .query(byte[].class)
-        .optional();
-  }
-
-  Optional<UUID> sound(String id) {
-    return jdbc.sql("select sound_id from footage where id = ? and sound_id is not null")
-        .param(id)
-        .query(UUID.class)
-        .optional();
   }
 
   /** In which state it is; null for footage that is not kept. */
@@ -415,6 +313,7 @@ public class FootageStore {
     }
     Path file = files.spooled(work.get().file());
     FootageFile.Facts f = work.get().facts();
-    return new FootageSource(file, times.get(), f.width(), f.height(), f.channels(), f.matrix());
+    return new FootageSource(
+        file, times.get(), f.width(), f.height(), f.opaque(), f.channels(), f.matrix());
   }
 }

@@ -19,10 +19,12 @@ import rovingglyph.render.FootageSource;
 public class KeptBitmaps implements Bitmaps {
   private final PictureStore pictures;
   private final FootageStore footage;
+  private final StageFootage stage;
 
-  KeptBitmaps(PictureStore pictures, FootageStore footage) {
+  KeptBitmaps(PictureStore pictures, FootageStore footage, StageFootage stage) {
     this.pictures = pictures;
     this.footage = footage;
+    this.stage = stage;
   }
 
   @Override
@@ -32,7 +34,7 @@ public class KeptBitmaps implements Bitmaps {
 
   @Override
   public byte[] preview(String image, double moment) {
-    return footage.preview(image, moment);
+    return stage.preview(image, moment);
   }
 
   /** For one piece of work: the files of footage lie on the disk until it is closed. */

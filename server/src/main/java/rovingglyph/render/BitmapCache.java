@@ -110,7 +110,7 @@ final class BitmapCache implements AutoCloseable {
   }
 
   /** A bitmap with its outermost pixels once more round it. */
-  static Image framed(Image image) {
+  private static Image framed(Image image) {
     try (Surface framed =
         Raster.surface(
             image.getImageInfo().withWidthHeight(image.getWidth() + 2, image.getHeight() + 2))) {

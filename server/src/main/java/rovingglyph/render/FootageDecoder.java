@@ -5,6 +5,7 @@ import io.github.humbleui.skija.ColorSpace;
 import io.github.humbleui.skija.ColorType;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.ImageInfo;
+import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -20,6 +21,9 @@ import java.util.TimerTask;
  * when it gives no frame for a while.
  */
 final class FootageDecoder implements AutoCloseable {
+  /** Bytes of a pixel. */
+  private static final int PIXEL = 4;
+
   private static final long MEMORY = 3L << 30;
 
   /** The longest that a frame may take. */
@@ -30,7 +34,14 @@ final class FootageDecoder implements AutoCloseable {
   private final int level;
   private final int width;
   private final int height;
+  private final boolean opaque;
+
+  /** Bytes of a row. */
+  private final int stride;
+
+  /** Of a frame, with one more round it. */
   private final byte[] pixels;
+
   private final Process process;
   private final InputStream frames;
   private int next;
@@ -44,7 +55,9 @@ final class FootageDecoder implements AutoCloseable {
     this.level = level;
     this.width = halved(source.width(), level);
     this.height = halved(source.height(), level);
-    this.pixels = new byte[4 * width * height];
+    this.opaque = source.opaque();
+    this.stride = (width + 2) * PIXEL;
+    this.pixels = new byte[stride * (height + 2)];
     this.next = first;
     try {
       ProcessBuilder builder = new ProcessBuilder(command(source, first));
@@ -54,7 +67,7 @@ final class FootageDecoder implements AutoCloseable {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    this.frames = process.getInputStream();
+    this.frames = new BufferedInputStream(process.getInputStream(), 1 << 18);
   }
 
   /** A length once it is halved so often. */
@@ -93,12 +106,22 @@ final class FootageDecoder implements AutoCloseable {
     for (; next <= number; next++) {
       read();
     }
+    frame();
+    ColorAlphaType alpha = opaque ? ColorAlphaType.OPAQUE : ColorAlphaType.UNPREMUL;
     ImageInfo info =
-        new ImageInfo(
-            width, height, ColorType.BGRA_8888, ColorAlphaType.UNPREMUL, ColorSpace.getSRGB());
-    try (Image image = Image.makeRasterFromBytes(info, pixels, 4L * width)) {
-      return BitmapCache.framed(image);
+        new ImageInfo(width + 2, height + 2, ColorType.BGRA_8888, alpha, ColorSpace.getSRGB());
+    return Image.makeRasterFromBytes(info, pixels, stride);
+  }
+
+  /** Its outermost pixels once more round it. */
+  private void frame() {
+    for (int y = 1; y <= height; y++) {
+      int row = y * stride;
+      System.arraycopy(pixels, row + PIXEL, pixels, row, PIXEL);
+      System.arraycopy(pixels, row + width * PIXEL, pixels, row + (width + 1) * PIXEL, PIXEL);
     }
+    System.arraycopy(pixels, stride, pixels, 0, stride);
+    System.arraycopy(pixels, height * stride, pixels, (height + 1) * stride, stride);
   }
 
   /** The next frame, into the pixels. */
@@ -112,14 +135,11 @@ final class FootageDecoder implements AutoCloseable {
         };
     WATCH.schedule(end, QUIET_MILLIS);
     try {
-      int got = 0;
-      while (got < pixels.length) {
-        int n = frames.read(pixels, got, pixels.length - got);
-        if (n < 0) {
+      for (int y = 1; y <= height; y++) {
+        if (frames.readNBytes(pixels, y * stride + PIXEL, width * PIXEL) < width * PIXEL) {
           throw new IOException(
               "Frame " + (next + 1) + " of footage could not be decoded. Export again.");
         }
-        got += n;
       }
     } catch (IOException e) {
       Progress.checkThread();

@@ -11,11 +11,12 @@ import rovingglyph.scene.Footage;
  * @param times of its frames, ascending, seconds
  * @param width of its frames as they are seen
  * @param height of its frames as they are seen
+ * @param opaque whether nothing can be seen through it
  * @param channels of its sound; 0 where it has none
  * @param matrix of its colours, as ffmpeg calls it
  */
 public record FootageSource(
-    Path file, double[] times, int width, int height, int channels, String matrix) {
+    Path file, double[] times, int width, int height, boolean opaque, int channels, String matrix) {
   /**
    * Options for ffmpeg and ffprobe so that a file is read as footage, and nothing but that file.
    */

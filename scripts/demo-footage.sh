@@ -21,3 +21,8 @@ footage() {
 
 footage dunes-at-dusk "$wind" 6.4
 footage pier-at-dusk "$waves" 6
+
+# Scenes name them by these ids: they are to be put into demo/*.json.
+for f in demo/footage/*.mp4; do
+  echo "$f footage-$(sha256sum "$f" | cut -c1-20)"
+done

@@ -381,6 +381,7 @@ export const {
   putRun,
   framesOf,
   frameOf,
+  frameTime,
   footageAt,
   soundGain,
   putScene,

@@ -57,7 +57,7 @@ export function FootageSection({ footage }: { footage: Footage }) {
           className="btn flex-1"
           title="What is shown at the playhead comes first from now on"
           disabled={moment === null || moment >= last - 0.5 / footage.rate}
-          onClick={() => put({ in: atFrame(footage, moment!) })}
+          onClick={() => put({ in: frameAt(footage, moment!) })}
         >
           In here
         </button>
@@ -66,7 +66,7 @@ export function FootageSection({ footage }: { footage: Footage }) {
           className="btn flex-1"
           title="What is shown at the playhead is the last of it from now on"
           disabled={moment === null}
-          onClick={() => put({ out: Math.min(atFrame(footage, moment!, 1), footage.length) })}
+          onClick={() => put({ out: frameAt(footage, moment!, 1) })}
         >
           Out here
         </button>
@@ -188,7 +188,8 @@ function momentOf(footage: Footage, time: number): number | null {
   return null;
 }
 
-/** Where the frame of a moment begins, or so many frames later. */
-function atFrame(footage: Footage, moment: number, more = 0): number {
-  return (Math.floor(moment * footage.rate) + more) / footage.rate;
+/** Where the frame of a moment begins, or the one after it; else the end of the footage. */
+function frameAt({ image, length }: Footage, moment: number, after = 0): number {
+  const time = core.frameTime(image, core.frameOf(image, moment) + after);
+  return Number.isFinite(time) ? Math.min(time, length) : length;
 }

@@ -313,6 +313,12 @@ public final class CoreBridge {
     return FootageBridge.frame(id, moment);
   }
 
+  /** See {@link FootageBridge#time}. */
+  @JSExport
+  public static double frameTime(String id, int frame) {
+    return FootageBridge.time(id, frame);
+  }
+
   /** See {@link FootageBridge#shown}. */
   @JSExport
   public static double[] footageAt(double time) {

@@ -26,6 +26,12 @@ final class FootageBridge {
     return times == null ? -1 : Footage.frame(times, moment);
   }
 
+  /** When a frame begins, seconds; NaN of one that there is not, or while that is not known. */
+  static double time(String id, int frame) {
+    double[] times = TIMES.get(id);
+    return times == null || frame < 0 || frame >= times.length ? Double.NaN : times[frame];
+  }
+
   /** Index and moment of all footage that is shown at a time, by turns. */
   static double[] shown(PreparedScene scene, double time) {
     List<FootageMoments.Shown> all = FootageMoments.at(scene, time);

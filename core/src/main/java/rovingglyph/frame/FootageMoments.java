@@ -16,7 +16,7 @@ public final class FootageMoments {
 
   private FootageMoments() {}
 
-  /** What is shown, in scenes within it too; what is hidden may be among it. */
+  /** What is shown, in scenes within it too; what is in hidden groups may be among it. */
   public static List<Shown> at(PreparedScene scene, double time) {
     List<Shown> out = new ArrayList<>();
     collect(scene, time, 0, out);
@@ -24,13 +24,16 @@ public final class FootageMoments {
   }
 
   private static void collect(PreparedScene scene, double time, int from, List<Shown> out) {
+    List<Footage> painted = scene.scene().painted(Footage.class);
     for (PreparedItem item : scene.items().values()) {
       if (item instanceof PreparedPicture p && p.picture() instanceof Footage f) {
         double moment = f.moment(time);
-        if (!Double.isNaN(moment) && f.properties().shownAt(time)) {
+        if (painted.contains(f) && !Double.isNaN(moment) && f.properties().shownAt(time)) {
           out.add(new Shown(from + p.image(), moment));
         }
-      } else if (item instanceof PreparedInset i && i.inset().properties().shownAt(time)) {
+      } else if (item instanceof PreparedInset i
+          && !i.inset().hidden()
+          && i.inset().properties().shownAt(time)) {
         collect(i.shown(), i.within(time), from + i.firstImage(), out);
       }
     }

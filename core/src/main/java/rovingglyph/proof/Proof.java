@@ -62,6 +62,7 @@ public final class Proof {
     prepared.scene().paths().forEach(p -> proof.late(p, named(p.name())));
     prepared.scene().items().values().forEach(proof::isThere);
     prepared.scene().insets().forEach(proof::inset);
+    proof.findings.addAll(FootageCheck.of(prepared.scene()));
     return proof.findings;
   }
 

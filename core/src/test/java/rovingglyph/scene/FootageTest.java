@@ -10,6 +10,8 @@ import org.junit.jupiter.api.Test;
 import rovingglyph.TestScenes;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.proof.Finding;
+import rovingglyph.proof.Proof;
 
 class FootageTest {
   private static Scene scene(String fields) {
@@ -196,6 +198,36 @@ class FootageTest {
         }
       }
     }
+  }
+
+  private static List<String> proof(String fields) {
+    return Proof.of(TestScenes.prepare(document(fields))).stream().map(Finding::message).toList();
+  }
+
+  /** What it advises is followed, and then it finds nothing any more. */
+  @Test
+  void proofTellsFootageThatGoesUnevenlyAndTheSpeedThatMendsIt() {
+    for (double rate : new double[] {23.976, 24, 29.97, 30, 48, 59.94, 60, 12}) {
+      List<String> found = proof("\"rate\":" + rate + ",\"length\":100");
+      assertThat(found).as("%s", rate).hasSize(1);
+      assertThat(found.get(0)).contains("does not go evenly");
+      String speed = found.get(0).replaceAll(".*at a speed of ([0-9.]+) .*", "$1");
+      assertThat(proof("\"rate\":" + rate + ",\"length\":100,\"speed\":" + speed)).isEmpty();
+    }
+    for (double rate : new double[] {25, 50, 12.5, 100, 6.25}) {
+      assertThat(proof("\"rate\":" + rate + ",\"length\":100")).as("%s", rate).isEmpty();
+    }
+  }
+
+  @Test
+  void proofTellsFootageThatDoesNotCloseTheLoopAndTheSpeedThatDoes() {
+    String loop = "\"rate\":25,\"atEnd\":\"loop\",\"length\":";
+    assertThat(proof(loop + "5")).isEmpty();
+    assertThat(proof(loop + "10")).isEmpty();
+    List<String> found = proof(loop + "4");
+    assertThat(found).hasSize(1);
+    assertThat(found.get(0)).contains("at a speed of 0.8 it is");
+    assertThat(proof(loop + "4,\"shownTo\":8")).isEmpty();
   }
 
   @Test

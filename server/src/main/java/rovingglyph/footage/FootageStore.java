@@ -5,13 +5,12 @@ import java.nio.file.Path;
 import java.sql.Array;
 import java.sql.SQLException;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.support.TransactionTemplate;
+import rovingglyph.projects.ShownFiles;
 import rovingglyph.render.FootageSource;
 import rovingglyph.server.RefusedException;
 
@@ -53,9 +52,7 @@ public class FootageStore {
   /** What the work on it needs. */
   record Work(UUID file, FootageFile.Facts facts, int tries) {}
 
-  private static final String SHOWS =
-      "document::jsonb -> 'items' @> jsonb_build_array(jsonb_build_object("
-          + "'kind', 'footage', 'image', %s))";
+  private static final ShownFiles FILES = new ShownFiles("footage");
 
   private final JdbcClient jdbc;
   private final StoredFiles files;
@@ -78,7 +75,7 @@ public class FootageStore {
               from project_footage p join footage on id = footage_id
               join stored_file f on f.id = footage.file_id
               where p.project_id = ? order by place"""
-                .formatted(SHOWS.formatted("footage.id")))
+                .formatted(FILES.shows("footage.id")))
         .param(project)
         .query(Kept.class)
         .list();
@@ -150,42 +147,10 @@ public class FootageStore {
    * @throws RefusedException if scenes show it, with their names
    */
   void remove(UUID project, String id, boolean even) {
-    List<String> scenes =
-        jdbc.sql(
-                "select name from scene where project_id = ? and deleted_at is null and "
-                    + SHOWS.formatted("?::text")
-                    + " order by place")
-            .params(project, id)
-            .query(String.class)
-            .list();
-    if (!scenes.isEmpty() && !even) {
-      throw new RefusedException(
-          HttpStatus.CONFLICT,
-          "The footage is used",
-          "It is shown in " + String.join(", ", scenes),
-          Map.of("scenes", scenes));
-    }
-    int gone =
-        jdbc.sql("delete from project_footage where project_id = ? and footage_id = ?")
-            .params(project, id)
-            .update();
-    if (gone == 0) {
-      throw RefusedException.notFound("footage");
-    }
-    String shown = SHOWS.formatted("footage.id");
+    FILES.takeOut(jdbc, project, id, even);
     transaction.executeWithoutResult(
         t ->
-            jdbc.sql(
-                    """
-                    delete from footage where id = ?
-                      and not exists (select 1 from project_footage where footage_id = footage.id)
-                      and not exists (select 1 from scene where %1$s)
-                      and not exists (select 1 from scene_revision where %1$s)
-                      and not exists (
-                        select 1 from export
-                        where state <> 'DONE' and position(footage.id in document::text) > 0)
-                      returning file_id, sound_id"""
-                        .formatted(shown))
+            jdbc.sql(FILES.deleteUnused() + " returning file_id, sound_id")
                 .param(id)
                 .query(
                     (rs, n) -> {

@@ -9,6 +9,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import rovingglyph.projects.ProjectStore;
+import rovingglyph.projects.ShownFiles;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.server.RefusedException;
 import rovingglyph.server.UnableException;
@@ -27,10 +28,7 @@ public class PictureStore {
 
   private record Size(int number, String type, int width, int height) {}
 
-  /** A document that shows the picture: of a scene, an export or a kept version. */
-  private static final String SHOWS =
-      "document::jsonb -> 'items' @> jsonb_build_array(jsonb_build_object("
-          + "'kind', 'picture', 'image', %s))";
+  private static final ShownFiles FILES = new ShownFiles("picture");
 
   private final JdbcClient jdbc;
   private final ProjectStore projects;
@@ -113,7 +111,7 @@ public class PictureStore {
                 where scene.project_id = p.project_id and deleted_at is null and %s) as used
               from project_picture p join picture on id = picture_id
               where p.project_id = ? order by place"""
-                .formatted(SHOWS.formatted("picture.id")))
+                .formatted(FILES.shows("picture.id")))
         .param(project)
         .query(Kept.class)
         .list();
@@ -127,41 +125,8 @@ public class PictureStore {
    * @throws RefusedException if scenes show it, with their names
    */
   void remove(UUID project, String id, boolean even) {
-    List<String> scenes =
-        jdbc.sql(
-                "select name from scene where project_id = ? and deleted_at is null and "
-                    + SHOWS.formatted("?::text")
-                    + " order by place")
-            .params(project, id)
-            .query(String.class)
-            .list();
-    if (!scenes.isEmpty() && !even) {
-      throw new RefusedException(
-          HttpStatus.CONFLICT,
-          "The picture is used",
-          "It is shown in " + String.join(", ", scenes),
-          Map.of("scenes", scenes));
-    }
-    int gone =
-        jdbc.sql("delete from project_picture where project_id = ? and picture_id = ?")
-            .params(project, id)
-            .update();
-    if (gone == 0) {
-      throw RefusedException.notFound("picture");
-    }
-    String shown = SHOWS.formatted("picture.id");
-    jdbc.sql(
-            """
-            delete from picture where id = ?
-              and not exists (select 1 from project_picture where picture_id = picture.id)
-              and not exists (select 1 from scene where %1$s)
-              and not exists (select 1 from scene_revision where %1$s)
-              and not exists (
-                select 1 from export
-                where state <> 'DONE' and position(picture.id in document::text) > 0)"""
-                .formatted(shown))
-        .param(id)
-        .update();
+    FILES.takeOut(jdbc, project, id, even);
+    jdbc.sql(FILES.deleteUnused()).param(id).update();
   }
 
   /** The file as it was uploaded. */

@@ -26,6 +26,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
@@ -296,6 +297,47 @@ class FootageTest {
     assertThat(SERVER.send("GET", "/api/uploads/" + other, null).statusCode()).isEqualTo(404);
     String huge = String.format(Locale.ROOT, "{\"name\":\"Huge\",\"size\":%d}", 3L << 30);
     assertThat(text(SERVER.send("POST", at, huge))).contains("more than 2 GiB");
+  }
+
+  @Test
+  void footageThatNothingShowsGoesWithItsFileAndCopiesOfProjectsHaveIt() throws Exception {
+    Path file = MadeFootage.make(folder, MadeFootage.KINDS.get(1), 9, true);
+    String id = MadeFootage.kept(SERVER, project, file).getString("id", "");
+    JsonObject copy = object(SERVER.send("POST", "/api/projects/" + project + "/duplicate", ""));
+    String listed = "/api/projects/" + copy.getString("id", "") + "/footage";
+    assertThat(text(SERVER.send("GET", listed, null))).contains(id);
+    String at = "/api/footage/" + id + "/still";
+    String own = "/api/projects/" + project + "/footage/" + id;
+    assertThat(SERVER.send("DELETE", own, null).statusCode()).isEqualTo(204);
+    assertThat(SERVER.send("GET", at, null).statusCode()).as("the copy has it").isEqualTo(200);
+    int before = files();
+    assertThat(SERVER.send("DELETE", listed + "/" + id, null).statusCode()).isEqualTo(204);
+    assertThat(SERVER.send("GET", at, null).statusCode()).isEqualTo(404);
+    assertThat(before - files()).as("its file and its sound").isEqualTo(2);
+  }
+
+  private static int files() {
+    return SERVER
+        .bean(JdbcClient.class)
+        .sql("select count(*) from stored_file")
+        .query(Integer.class)
+        .single();
+  }
+
+  /** A node that ended in the middle of it: another begins it again. */
+  @Test
+  void footageThatWasBeingPreparedIsPreparedAfterARestart() throws Exception {
+    Path file = MadeFootage.make(folder, MadeFootage.KINDS.get(0), 33, false);
+    String id = MadeFootage.kept(SERVER, project, file).getString("id", "");
+    JdbcClient jdbc = SERVER.bean(JdbcClient.class);
+    jdbc.sql("update footage set state = 'PREPARING', times = null where id = ?")
+        .param(id)
+        .update();
+    SERVER.stop();
+    SERVER.start();
+    assertThat(MadeFootage.settled(SERVER, project, id).getString("state", "")).isEqualTo("ready");
+    JsonObject frames = object(SERVER.send("GET", "/api/footage/" + id + "/frames", null));
+    assertThat(frames.get("times").asArray()).hasSize(33);
   }
 
   @Test

@@ -50,6 +50,9 @@ public final class MadeFootage {
       List.of(
           "-c:v", "libx264", "-preset", "veryfast", "-bf", "3", "-g", "30", "-pix_fmt", "yuv420p");
 
+  /** Of 1080p; frames are made larger by ffmpeg. */
+  public static final Kind LARGE = new Kind("large.mp4", "25", "scale=1920:1080", H264);
+
   /** Frames of lengths that differ: 30, 43 and 56 ms by turns. */
   private static final String VARYING =
       "settb=1/1000,setpts=N*43+13*mod(N\\,3)-13*gt(mod(N\\,3)\\,1)";

@@ -117,7 +117,7 @@ function Row({ doc, into, ids, dragged, onDrag }: RowProps) {
             chosen
               ? 'border-teal bg-sheet font-semibold'
               : 'border-transparent bg-sheet/60 text-soft hover:text-ink'
-          } ${hidden ? 'line-through opacity-60' : ''}`}
+          } ${hidden ? 'border-dashed border-soft line-through' : ''}`}
           onClick={(e) => (e.shiftKey ? selectAlso(id) : select(id))}
           onKeyDown={(e) => keys(e, id, index)}
           onDragStart={() => onDrag(id)}

@@ -16,6 +16,8 @@ final class Browser {
       List.of(
           "--no-sandbox",
           "--disable-gpu",
+          // Else a picture that is decoded late may be missing in a screenshot.
+          "--disable-checker-imaging",
           "--disable-quic",
           "--no-first-run",
           "--disable-background-networking",

@@ -65,7 +65,7 @@ class PictureTest {
 
   private static PreparedScene demo(String name) throws IOException {
     return Preparation.prepare(
-        TestShelf.filled(Files.readString(Path.of("../demo/" + name + ".json"))), SHAPER);
+        TestShelf.filledWithStills(Files.readString(Path.of("../demo/" + name + ".json"))), SHAPER);
   }
 
   private static BufferedImage png(byte[] bytes) throws IOException {
@@ -78,7 +78,7 @@ class PictureTest {
     "kite-string-entrance, 0.15",
     "wind-rose-badge, 0.15",
     "dune-ribbon, 0.15",
-    "pennant-line, 0.5",
+    "pennant-line, 0.6",
     "night-market-sign, 0.5",
     "over-the-dune, 0.5",
     "pier-screens, 0.7"

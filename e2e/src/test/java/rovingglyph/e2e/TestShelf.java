@@ -20,6 +20,19 @@ final class TestShelf {
     return SceneBundle.filled(document, documents(document));
   }
 
+  /** The same with a kept picture in the place of all footage, which an SVG cannot hold. */
+  static Scene filledWithStills(String document) {
+    Map<String, String> shown = documents(document);
+    shown.replaceAll((id, text) -> still(text));
+    return SceneBundle.filled(still(document), shown);
+  }
+
+  private static String still(String document) {
+    return document
+        .replaceAll("\"kind\": ?\"footage\"", "\"kind\": \"picture\"")
+        .replaceAll("footage-[0-9a-f]{20}", KeptPictures.ids().get(1));
+  }
+
   /** The documents that one shows, by id, those within others included. */
   static Map<String, String> documents(String document) {
     Map<String, String> out = new LinkedHashMap<>();

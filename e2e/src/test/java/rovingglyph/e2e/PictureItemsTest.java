@@ -137,7 +137,7 @@ class PictureItemsTest {
     assertThat(w.field("Text")).isFocused();
     w.tab(5);
     give("drop", "kite".getBytes(), "notes.txt", "text/plain", 0.5, 0.5);
-    assertThat(page.getByText("notes.txt is no picture")).isVisible();
+    assertThat(page.getByText("notes.txt is neither a picture")).isVisible();
     give("drop", "kite".getBytes(), "broken.png", "image/png", 0.5, 0.5);
     assertThat(page.getByText("broken.png: This is no picture")).isVisible();
     assertThat(w.items("picture")).hasSize(2);

@@ -39,12 +39,14 @@ public final class BrowserBench {
     core(page);
     drag(page, w);
     dragKeyframe(page, w, server);
-    footage(page, w, server);
+    footage(page, server);
     System.exit(0);
   }
 
   /** 1080p footage behind 64 letters with an outline, a shadow and a glow. */
-  private static void footage(Page page, Workbench w, TestServer server) {
+  private static void footage(Page page, TestServer server) {
+    Workbench w = Workbench.ofNewScene(server, page, "Footage");
+    w.waitKept();
     JsonObject kept =
         Json.parse(TestServer.text(server.send("GET", "/api/scenes/" + w.sceneId, null)))
             .asObject();
@@ -61,12 +63,16 @@ public final class BrowserBench {
            "effects":[{"id":"a","kind":"outline","width":3},{"id":"b","kind":"drop-shadow","radius":6},
             {"id":"c","kind":"glow","radius":10}]}]}"""
             .formatted(id, LETTERS.repeat(2).substring(0, 78));
-    server.send(
-        "PUT",
-        "/api/scenes/" + w.sceneId,
-        document,
-        "If-Match",
-        "\"" + kept.getInt("revision", 1) + "\"");
+    var answer =
+        server.send(
+            "PUT",
+            "/api/scenes/" + w.sceneId,
+            document,
+            "If-Match",
+            "\"" + kept.getInt("revision", 1) + "\"");
+    if (answer.statusCode() != 200) {
+      throw new IllegalStateException(TestServer.text(answer));
+    }
     w.reload();
     page.waitForTimeout(2500);
     @SuppressWarnings("unchecked")

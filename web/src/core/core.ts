@@ -382,6 +382,7 @@ export const {
   framesOf,
   frameOf,
   frameTime,
+  momentOf,
   footageAt,
   soundGain,
   putScene,

@@ -7,6 +7,7 @@ declare module '*/generated/core.js' {
   export function framesOf(id: string, times: Float64Array): void;
   export function frameOf(id: string, moment: number): number;
   export function frameTime(id: string, frame: number): number;
+  export function momentOf(item: string, time: number): number;
   export function footageAt(time: number): Float64Array;
   export function sounds(): string;
   export function soundGain(piece: number, time: number): number;

@@ -17,20 +17,16 @@ export interface Wire {
 }
 
 /** The bitmap of a picture, or of the frame that footage shows. */
-function bitmapAt(image: string, time: number): Bitmap | undefined {
-  const shown = core.footageAt(time);
-  for (let i = 0; i < shown.length; i += 2) {
-    if (core.image(shown[i]!) === image) {
-      const frame = frameOf(image, shown[i + 1]!, FINE, FINE);
-      return framesReady(time) ? frame : undefined;
-    }
-  }
-  return bitmapOf(image, FINE, FINE);
+function bitmapAt(item: string, image: string, time: number): Bitmap | undefined {
+  const moment = core.momentOf(item, time);
+  if (Number.isNaN(moment)) return bitmapOf(image, FINE, FINE);
+  const frame = frameOf(image, moment, FINE, FINE);
+  return framesReady(time) ? frame : undefined;
 }
 
 /** Makes a picture ready for it; null while its bitmap is on its way. */
 export function wireOf(item: string, image: string, time: number): Wire | null {
-  const bitmap = bitmapAt(image, time);
+  const bitmap = bitmapAt(item, image, time);
   if (!bitmap) return null;
   const k = Math.min(1, FINE / Math.max(bitmap.width, bitmap.height));
   const [width, height] = [Math.round(bitmap.width * k), Math.round(bitmap.height * k)];

@@ -29,7 +29,8 @@ export function FootageSection({ footage }: { footage: Footage }) {
   const last = footage.out ?? footage.length;
   const begins = Math.max(footage.shownFrom ?? 0, 0);
   const ends = begins + (last - first) / (footage.speed ?? 1);
-  const moment = momentOf(footage, time);
+  const now = core.momentOf(footage.id, time);
+  const moment = Number.isNaN(now) ? null : now;
   return (
     <section className="section">
       <h2 className="section-title">{footage.name}</h2>
@@ -177,15 +178,6 @@ function SoundFields({ footage, put }: SoundProps) {
       )}
     </>
   );
-}
-
-/** The moment that the core has it show; null where it shows none. */
-function momentOf(footage: Footage, time: number): number | null {
-  const moments = core.footageAt(time);
-  for (let i = 0; i < moments.length; i += 2) {
-    if (core.image(moments[i]!) === footage.image) return moments[i + 1]!;
-  }
-  return null;
 }
 
 /** Where the frame of a moment begins, or the one after it; else the end of the footage. */

@@ -319,6 +319,12 @@ public final class CoreBridge {
     return FootageBridge.time(id, frame);
   }
 
+  /** See {@link FootageBridge#moment}. */
+  @JSExport
+  public static double momentOf(String item, double time) {
+    return FootageBridge.moment(prepared, item, time);
+  }
+
   /** See {@link FootageBridge#shown}. */
   @JSExport
   public static double[] footageAt(double time) {

@@ -32,6 +32,14 @@ final class FootageBridge {
     return times == null || frame < 0 || frame >= times.length ? Double.NaN : times[frame];
   }
 
+  /**
+   * The moment that an item shows at a time, seconds; NaN where it shows none, or is no footage.
+   */
+  static double moment(PreparedScene scene, String item, double time) {
+    boolean there = scene.scene().item(item) instanceof Footage f && f.properties().shownAt(time);
+    return there ? ((Footage) scene.scene().item(item)).moment(time) : Double.NaN;
+  }
+
   /** Index and moment of all footage that is shown at a time, by turns. */
   static double[] shown(PreparedScene scene, double time) {
     List<FootageMoments.Shown> all = FootageMoments.at(scene, time);

@@ -213,6 +213,11 @@ class FootageItemsTest {
     w.type("Begins at", "1");
     scrub(30);
     waitForFrame(20, "begun at 1 s");
+    // Another item of the same footage is trimmed by what it shows itself.
+    w.button("Add plain").click();
+    scrub(50);
+    w.button("In here").click();
+    assertThat(footage().getDouble("in", 0)).isCloseTo(2, within(1e-9));
   }
 
   @Test

@@ -92,24 +92,17 @@ class PictureTest {
             + "</body>");
     for (double share : new double[] {0.03, 0.1, 0.18, 0.4, 0.62, 0.7, 0.95}) {
       double t = scene.scene().rate().timeOf(Math.round(share * scene.scene().frameCount()));
-      goTo(page, t);
+      SvgPage.goTo(page, t);
+      BufferedImage rendered = Images.of(scene, KeptPictures.bitmaps(), 1, t);
       Difference d =
-          Difference.of(Images.of(scene, KeptPictures.bitmaps(), 1, t), png(page.screenshot()));
+          SvgPage.compared(
+              page,
+              shot -> Difference.of(rendered, shot),
+              found -> found.mean < mean && found.share < SHARE);
       assertThat(d.mean).as(name + " at " + t).isLessThan(mean);
       assertThat(d.share).as(name + " at " + t).isLessThan(SHARE);
     }
     page.context().close();
-  }
-
-  /** Brings the CSS and the SMIL of a page to a time in seconds. */
-  private static void goTo(Page page, double t) {
-    page.evaluate(
-        """
-        t => {
-          document.getAnimations().forEach(a => { a.pause(); a.currentTime = t * 1000; });
-          document.querySelectorAll('svg').forEach(s => { s.pauseAnimations(); s.setCurrentTime(t); });
-        }""",
-        t);
   }
 
   @Test
@@ -142,8 +135,13 @@ class PictureTest {
       page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
       for (int frame : new int[] {2, 12, 25, 37, 46}) {
         double t = frame / 25.0;
-        goTo(page, t + 1e-6);
-        Difference d = Difference.of(Images.of(scene, t), png(page.screenshot()));
+        SvgPage.goTo(page, t + 1e-6);
+        BufferedImage rendered = Images.of(scene, t);
+        Difference d =
+            SvgPage.compared(
+                page,
+                shot -> Difference.of(rendered, shot),
+                found -> found.mean < 6 * MEAN && found.share < 10 * SHARE);
         assertThat(d.mean).as(seat + " at " + t).isLessThan(6 * MEAN);
         assertThat(d.share).as(seat + " at " + t).isLessThan(10 * SHARE);
       }

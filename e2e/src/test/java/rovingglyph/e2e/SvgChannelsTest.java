@@ -4,14 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import rovingglyph.document.SceneBundle;
 import rovingglyph.document.SceneCodec;
@@ -34,6 +32,7 @@ class SvgChannelsTest {
   private static final int WIDTH = 640;
   private static final int HEIGHT = 400;
   private static final double LENGTH = 2;
+  private static final double SHARE = 0.0008;
   private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
   private static final int PAIRS = Integer.getInteger("roving.svgPairs", 40);
 
@@ -368,17 +367,11 @@ class SvgChannelsTest {
       int frame = random.nextInt(50);
       // A hair past the time of a frame, where browsers and we may be on either side of a jump.
       double t = i == 0 ? frame / 25.0 + 2e-4 : frame / 25.0 + 0.0017 + random.nextDouble() * 0.036;
-      page.evaluate(
-          """
-          t => {
-            document.getAnimations().forEach(a => { a.pause(); a.currentTime = t * 1000; });
-            document.querySelectorAll('svg').forEach(s => { s.pauseAnimations(); s.setCurrentTime(t); });
-          }""",
-          t);
+      SvgPage.goTo(page, t);
+      BufferedImage rendered = Images.of(scene, t);
       double off =
-          difference(
-              Images.of(scene, t), ImageIO.read(new ByteArrayInputStream(page.screenshot())));
-      if (off > 0.0008) {
+          SvgPage.compared(page, shot -> difference(rendered, shot), found -> found <= SHARE);
+      if (off > SHARE) {
         wrong.add("%.5f at %.4f s: %s".formatted(off, t, what));
       }
     }

@@ -19,6 +19,7 @@ import rovingglyph.scene.Finish;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Matte;
+import rovingglyph.scene.Pin;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.schema.Field;
 import rovingglyph.schema.FieldType;
@@ -108,7 +109,9 @@ public final class AppearanceCodec {
           .optional()
           .about("carried along a path");
 
-  static final List<Field<Item, ?>> FIELDS = List.of(BLEND, EFFECTS, CLIP, MATTE, RIDE);
+  private static final Field<Item, Pin> PIN = PinCodec.pinned((Item i) -> i.properties().pin());
+
+  static final List<Field<Item, ?>> FIELDS = List.of(BLEND, EFFECTS, CLIP, MATTE, RIDE, PIN);
 
   private AppearanceCodec() {}
 
@@ -290,7 +293,8 @@ public final class AppearanceCodec {
         .with(finish.effects())
         .clipped(clip == null ? null : clip.clip)
         .measuredBy(v.get(MATTE))
-        .carried(ride == null ? null : ride.ride());
+        .carried(ride == null ? null : ride.ride())
+        .pinned(v.get(PIN));
   }
 
   /** Where an item's document has one of these values, as the end of a JSON path; else null. */

@@ -2,14 +2,17 @@ package rovingglyph.document;
 
 import static rovingglyph.schema.Field.field;
 
+import java.util.List;
 import java.util.Map;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Footage;
+import rovingglyph.scene.FootagePin;
 import rovingglyph.scene.Inset;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.schema.Field;
 import rovingglyph.schema.FieldType;
+import rovingglyph.schema.Lists;
 import rovingglyph.schema.Schema;
 import rovingglyph.schema.Types;
 import rovingglyph.schema.Values;
@@ -71,12 +74,29 @@ final class FootageCodec {
           .usual(0.0)
           .about("in which its sound dies away, before it is gone");
 
+  private static final Field<Footage, List<FootagePin>> PINS =
+      field("pins", Lists.list(PinCodec.FOLLOWED, FootagePin.MOST), Footage::pins)
+          .usual(List.of())
+          .about("what is followed in it");
+
   static final Schema<Footage> SCHEMA =
       Schema.<Footage>named("Footage")
           .kind("footage")
           .sharing(ItemPropertiesCodec.SHARED)
           .with(OF.image(), OF.pixelWidth(), OF.pixelHeight())
-          .with(RATE, LENGTH, IN, OUT, SPEED, AT_END, SOUND, LEVEL, FADE_IN, FADE_OUT, OF.centre())
+          .with(
+              RATE,
+              LENGTH,
+              IN,
+              OUT,
+              SPEED,
+              AT_END,
+              SOUND,
+              LEVEL,
+              FADE_IN,
+              FADE_OUT,
+              PINS,
+              OF.centre())
           .with(TransformedCodec.PLACE)
           .with(OF.values())
           .keeping(Footage::extras)
@@ -107,6 +127,7 @@ final class FootageCodec {
         v.get(SPEED),
         v.get(AT_END),
         new Footage.Sound(v.get(SOUND), v.get(LEVEL), v.get(FADE_IN), v.get(FADE_OUT)),
+        v.get(PINS),
         v.get(OF.centre()),
         OF.values(v, appearance),
         v.rest());

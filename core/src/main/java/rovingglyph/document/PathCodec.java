@@ -13,6 +13,7 @@ import rovingglyph.scene.DrawnPath;
 import rovingglyph.scene.FreehandPath;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.PathLabel;
+import rovingglyph.scene.Pin;
 import rovingglyph.scene.ShapeKind;
 import rovingglyph.scene.ShapePath;
 import rovingglyph.scene.SmoothPath;
@@ -46,8 +47,11 @@ public final class PathCodec {
           .usual(false)
           .about("not to be edited by handles");
 
+  private static final Field<GuidePath, Pin> PIN =
+      PinCodec.pinned((GuidePath p) -> p.label().pin());
+
   static final Schema.Shared<GuidePath> LABEL =
-      new Schema.Shared<>("PathLabel", List.of(ID, NAME, HIDDEN, LOCKED));
+      new Schema.Shared<>("PathLabel", List.of(ID, NAME, HIDDEN, LOCKED, PIN));
 
   private static final Field<ShapePath, Boolean> FLIPPED =
       field("flipped", Types.flag(), ShapePath::flipped)
@@ -180,7 +184,8 @@ public final class PathCodec {
 
   /** Asked for last, when all fields that are known have been. */
   static PathLabel label(Values v) {
-    return new PathLabel(v.get(ID), v.get(NAME), v.get(HIDDEN), v.get(LOCKED), v.rest());
+    return new PathLabel(
+        v.get(ID), v.get(NAME), v.get(HIDDEN), v.get(LOCKED), v.get(PIN), v.rest());
   }
 
   /** As many as 2, not all on one spot. */

@@ -58,6 +58,7 @@ final class SceneChecks {
       }
     }
     MatteCheck.check(scene, entries, f);
+    PinCheck.check(scene, entries, ids, f);
     for (int i = 0; i < scene.templates().size(); i++) {
       unique(ids, scene.templates().get(i).id(), "templates[" + i + "].id", f);
     }
@@ -88,7 +89,7 @@ final class SceneChecks {
     return item.properties().ride() != null && item.properties().ride().copies() > 1;
   }
 
-  private static void unique(Set<String> ids, String id, String field, Fields f) {
+  static void unique(Set<String> ids, String id, String field, Fields f) {
     if (!ids.add(id)) {
       f.problem(field, "\"" + id + "\" is used twice", "an id of its own");
     }

@@ -31,6 +31,7 @@ public final class Commands {
             FilledPaths.ALL,
             ForegroundCuts.ALL,
             Insets.ALL,
+            Pins.ALL,
             Changes.ALL,
             NewPaths.ALL,
             PathCommands.ALL,

@@ -167,6 +167,7 @@ final class Pictures {
             1,
             Footage.AtEnd.HOLD,
             Footage.Sound.PLAIN,
+            List.of(),
             Point.ORIGIN,
             placed(scene, v),
             UnknownFields.NONE));
@@ -228,11 +229,11 @@ final class Pictures {
     return scene.withItem(proportioned(p, out));
   }
 
-  /** The same of footage, which is seen from its first frame to its last. */
+  /** The same of footage, seen from its first frame to its last; nothing is followed in it. */
   private static Scene replaceFootage(Scene scene, Values v) {
     Footage f = chosen(scene, v, Footage.class);
     Footage out = f.showing(v.get(IMAGE), v.get(WIDTH), v.get(HEIGHT), v.get(RATE), v.get(LENGTH));
-    return scene.withItem(proportioned(f, out));
+    return scene.withItem(proportioned(f, out)).withoutLost();
   }
 
   private static Bitmapped proportioned(Bitmapped before, Bitmapped now) {

@@ -2,6 +2,7 @@ package rovingglyph.edit;
 
 import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
+import rovingglyph.document.PinCheck;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.scene.Scene;
 
@@ -27,7 +28,11 @@ public final class SceneEdits {
    */
   public static Scene apply(Scene scene, PreparedScene prepared, String edit) {
     JsonObject e = Json.parse(edit).asObject();
-    return command(e).apply(new Command.Target(scene, prepared), e);
+    Scene out = command(e).apply(new Command.Target(scene, prepared), e);
+    if (PinCheck.isCircular(out)) {
+      throw new IllegalArgumentException("Footage cannot be held by what holds to it");
+    }
+    return out;
   }
 
   /** What an edit is called once it is done, such as "Moved a keyframe". */

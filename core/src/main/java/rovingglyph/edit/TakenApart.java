@@ -147,6 +147,12 @@ final class TakenApart {
       p = p.carried(of.ride());
       Channel.RIDE.forEach(c -> values.put(c, group.movable(c)));
     }
+    if (of.pin() != null && !(member instanceof ForegroundCut)) {
+      if (p.pin() != null) {
+        throw cannot(name + " is pinned to footage by itself");
+      }
+      p = p.pinned(of.pin());
+    }
     AnimatedValue opacity = group.movable(Channel.OPACITY);
     if (member.movable(Channel.OPACITY) != null) {
       AnimatedValue own = member.movable(Channel.OPACITY);
@@ -231,7 +237,7 @@ final class TakenApart {
       return paths.get(id);
     }
     GuidePath path = scene.path(id);
-    if (GuideContour.moves(path)) {
+    if (GuideContour.moves(path) || path.label().pin() != null) {
       throw cannot("the path of " + name + " moves within it");
     }
     GuidePath there = PathEdits.mapped(path, map, 0);

@@ -1,6 +1,8 @@
 package rovingglyph.frame;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.SubPath;
@@ -10,7 +12,6 @@ import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Item;
-import rovingglyph.scene.Ride;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Transformed;
 import rovingglyph.type.Outline;
@@ -19,24 +20,23 @@ import rovingglyph.type.Outline;
  * The area of a foreground cut.
  *
  * @param source the item that is cut
- * @param carriage that one with the path that carries it; null where none does
+ * @param carried what moves that one besides its own place
  * @param path the path of the cut
  */
-public record CutArea(ForegroundCut cut, Item source, Carriage carriage, PreparedPath path) {
+public record CutArea(ForegroundCut cut, Item source, Carried carried, PreparedPath path) {
   private static final double[] NO_DASH = {};
 
   /** That of a cut in a scene. */
   public static CutArea of(Scene scene, ForegroundCut cut) {
     Item source = scene.item(cut.source());
-    Ride ride = source.properties().ride();
-    Carriage carriage =
-        ride == null ? null : new Carriage(source, new PreparedPath(scene.path(ride.path())));
-    return new CutArea(cut, source, carriage, new PreparedPath(scene.path(cut.path())));
+    Map<String, PreparedPath> paths = new HashMap<>();
+    Carried carried = Carried.of(scene, source, paths);
+    return new CutArea(cut, source, carried, PreparedPath.of(scene, cut.path(), paths));
   }
 
   /** The map of the path's pixels to those round the item that is cut. */
   public Affine map(double time) {
-    Affine map = carriage == null ? Affine.IDENTITY : carriage.first(time);
+    Affine map = carried.first(time);
     if (source instanceof Transformed t) {
       map = map.times(Place.map(t, time));
     }
@@ -55,12 +55,12 @@ public record CutArea(ForegroundCut cut, Item source, Carriage carriage, Prepare
 
   /** The path with the line that closes it; as it is where nothing is of it. */
   public Contour edge(double time) {
-    Contour c = path.at(time);
+    Contour c = path.within(source.id(), time);
     return c.segments().isEmpty() ? c : Piece.contour(new SubPath(c.segments(), true));
   }
 
   private List<SubPath> area(double time) {
-    Contour c = path.at(time);
+    Contour c = path.within(source.id(), time);
     return c.segments().isEmpty() ? List.of() : List.of(new SubPath(c.segments(), true));
   }
 

@@ -9,31 +9,26 @@ import rovingglyph.motion.Place;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Group;
-import rovingglyph.scene.Item;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Transformed;
 
 /**
- * What the groups round an item do to it, and the paths that carry them and the item. Of several
- * copies on a path it is the first.
+ * What the groups round an item do to it, and the paths that carry them and the item, and what they
+ * are pinned to. Of several copies on a path it is the first.
  *
  * @param steps from outermost to innermost
  */
 public record GroupTransform(List<Step> steps) {
-  /** One map after another; either is null where there is none. */
-  private record Step(Carriage carriage, Group group) {
+  /** One map after another; the group is null where there is none. */
+  private record Step(Carried carried, Group group) {
     Affine map(double time) {
-      Affine carried = carriage == null ? Affine.IDENTITY : carriage.first(time);
-      return group == null ? carried : carried.times(Place.map(group, time));
+      Affine first = carried.first(time);
+      return group == null ? first : first.times(Place.map(group, time));
     }
 
     boolean constant() {
       boolean still = group == null || group.values().entrySet().stream().noneMatch(Step::moves);
-      boolean rests =
-          carriage == null
-              || (!carriage.path().moves()
-                  && Channel.RIDE.stream().noneMatch(c -> carriage.item().movable(c).moves()));
-      return still && rests;
+      return still && carried.constant();
     }
 
     private static boolean moves(Map.Entry<Channel, AnimatedValue> e) {
@@ -45,29 +40,27 @@ public record GroupTransform(List<Step> steps) {
 
   /** That of an item of a scene. */
   public static GroupTransform of(Scene scene, String id) {
-    Map<String, PreparedPath> paths = new HashMap<>();
-    scene.paths().forEach(p -> paths.put(p.id(), new PreparedPath(p)));
-    return of(scene, id, paths);
+    return of(scene, id, new HashMap<>());
   }
 
-  /** That of an item of a scene whose paths are prepared. */
+  /**
+   * That of an item of a scene.
+   *
+   * @param paths that are prepared already; others are added as they are needed
+   */
   static GroupTransform of(Scene scene, String id, Map<String, PreparedPath> paths) {
-    List<Step> out = new ArrayList<>();
-    for (Group g : scene.groupsRound(id)) {
-      out.add(new Step(carriage(g, paths), g));
-    }
-    Carriage own = carriage(scene.item(id), paths);
-    if (own != null) {
-      out.add(new Step(own, null));
-    }
+    List<Step> out = new ArrayList<>(round(scene, id, paths).steps);
+    out.add(new Step(Carried.of(scene, scene.item(id), paths), null));
     return new GroupTransform(out);
   }
 
-  /** The item with the path that carries it; null where none does. */
-  static Carriage carriage(Item item, Map<String, PreparedPath> paths) {
-    return item.properties().ride() == null
-        ? null
-        : new Carriage(item, paths.get(item.properties().ride().path()));
+  /** The same without what moves the item itself. */
+  static GroupTransform round(Scene scene, String id, Map<String, PreparedPath> paths) {
+    List<Step> out = new ArrayList<>();
+    for (Group g : scene.groupsRound(id)) {
+      out.add(new Step(Carried.of(scene, g, paths), g));
+    }
+    return new GroupTransform(out);
   }
 
   /** The map of the item's pixels to those of the frame. */

@@ -44,8 +44,12 @@ public final class Preparation {
     for (GuidePath p : scene.paths()) {
       PreparedPath known = before == null ? null : before.paths().get(p.id());
       boolean same = known != null && (known.path() == p || known.path().equals(p));
-      paths.put(p.id(), same ? known : new PreparedPath(p));
+      // What is pinned depends on more than itself.
+      if (same && p.label().pin() == null) {
+        paths.put(p.id(), known);
+      }
     }
+    scene.paths().forEach(p -> PreparedPath.of(scene, p.id(), paths));
     this.scene = RideLandings.paced(scene.spanned(), paths);
   }
 

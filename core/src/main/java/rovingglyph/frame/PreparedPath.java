@@ -1,21 +1,44 @@
 package rovingglyph.frame;
 
+import java.util.Map;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.scene.Scene;
 
-/** A guide path with its contour, measured once if it is still, else anew for every time. */
+/**
+ * A guide path with its contour, measured once if it is still, else anew for every time. A path
+ * that is pinned to footage stands where that brings it.
+ */
 public final class PreparedPath {
   private final GuidePath path;
+  private final PinMap pin;
   private final boolean moves;
   private double time;
   private Contour contour;
 
-  PreparedPath(GuidePath path) {
+  private PreparedPath(GuidePath path, PinMap pin) {
     this.path = path;
-    this.moves = GuideContour.moves(path);
-    this.contour = GuideContour.of(path, 0);
+    this.pin = pin;
+    this.moves = pin != null || GuideContour.moves(path);
+    this.contour = pin == null ? GuideContour.of(path, 0) : null;
+  }
+
+  /**
+   * A path of a scene.
+   *
+   * @param known that are prepared already; it is added to them, and what else it needs
+   */
+  static PreparedPath of(Scene scene, String id, Map<String, PreparedPath> known) {
+    PreparedPath out = known.get(id);
+    if (out == null) {
+      GuidePath path = scene.path(id);
+      out = new PreparedPath(path, PinMap.of(scene, path.label().pin(), known));
+      known.put(id, out);
+    }
+    return out;
   }
 
   /** The path as the document has it. */
@@ -30,15 +53,32 @@ public final class PreparedPath {
 
   /** In the path's own direction. */
   public Contour at(double seconds) {
-    if (moves && seconds != time) {
-      contour = GuideContour.of(path, seconds);
+    if (contour == null || moves && seconds != time) {
+      Contour own = GuideContour.of(path, seconds);
+      contour = pin == null ? own : own.mapped(pin.map(seconds));
       time = seconds;
     }
     return contour;
   }
 
+  /** What the pin of the path does to it, in the pixels of the frame. */
+  public Affine pinned(double seconds) {
+    return pin == null ? Affine.IDENTITY : pin.map(seconds);
+  }
+
+  /** The contour as an item sees it that it is a part of, whose own motion comes to it too. */
+  Contour within(String item, double seconds) {
+    return pin == null || !pin.holdsTo(item)
+        ? at(seconds)
+        : GuideContour.of(path, seconds).mapped(pin.within(seconds));
+  }
+
   /** What letterings on it turn about. */
   public Point centre(double seconds) {
-    return GuideContour.centre(path, at(seconds), seconds);
+    if (pin == null) {
+      return GuideContour.centre(path, at(seconds), seconds);
+    }
+    Contour own = GuideContour.of(path, seconds);
+    return pin.map(seconds).apply(GuideContour.centre(path, own, seconds));
   }
 }

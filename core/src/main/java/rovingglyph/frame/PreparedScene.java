@@ -91,13 +91,24 @@ public record PreparedScene(
 
   /** The item with the path that carries it; null where none does. */
   public Carriage carriage(Item item) {
-    return GroupTransform.carriage(item, paths);
+    return carried(item).ride();
   }
 
-  /** What the path that carries an item does to each of its copies; it alone where none does. */
+  private Carried carried(Item item) {
+    return Carried.of(scene, item, paths);
+  }
+
+  /**
+   * What the footage that it is pinned to and the path that carries it do to each copy of an item
+   * that is seen, in the pixels round it.
+   */
   List<Affine> rides(Item item, double time) {
-    Carriage carriage = carriage(item);
-    return carriage == null ? List.of(Affine.IDENTITY) : carriage.maps(time);
+    return carried(item).maps(time);
+  }
+
+  /** What the footage that it is pinned to does to an item, in the pixels round it. */
+  public Affine pinned(Item item, double time) {
+    return carried(item).pinned(time);
   }
 
   /** Whether an item of its kind is painted, and all that it takes is there. */
@@ -111,7 +122,7 @@ public record PreparedScene(
   /** The area of a cut. */
   public CutArea cutArea(ForegroundCut cut) {
     Item source = scene.item(cut.source());
-    return new CutArea(cut, source, carriage(source), paths.get(cut.path()));
+    return new CutArea(cut, source, carried(source), paths.get(cut.path()));
   }
 
   /** The map of the pixels of a cut's path to those of the frame, as the cut is seen. */
@@ -140,9 +151,7 @@ public record PreparedScene(
     Affine map = Affine.IDENTITY;
     for (Group g : scene.groupsRound(id)) {
       double at = opened(g, time, shutter);
-      Carriage carriage = carriage(g);
-      Affine ride = carriage == null ? Affine.IDENTITY : carriage.first(at);
-      map = map.times(ride).times(Place.map(g, at));
+      map = map.times(carried(g).first(at)).times(Place.map(g, at));
     }
     return map;
   }

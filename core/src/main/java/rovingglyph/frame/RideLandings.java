@@ -39,7 +39,7 @@ final class RideLandings {
     for (Item i : scene.items().values()) {
       Cruise cruise = i.properties().ride() == null ? null : offset(i).cruise();
       if (cruise != null) {
-        double lap = GroupTransform.carriage(i, paths).track(0).length();
+        double lap = new Carriage(i, paths.get(i.properties().ride().path())).track(0).length();
         Cruise solved = cruise.solved(lap, scene.length(), 0);
         out = out.withItem(i.with(Channel.RIDE_OFFSET, offset(i).with(solved)));
       }

@@ -1,6 +1,7 @@
 package rovingglyph.scene;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Point;
 
@@ -20,6 +21,7 @@ import rovingglyph.geometry.Point;
  * @param out the moment before which it ends, seconds; later than {@code in}
  * @param speed how many seconds of it go by in one second
  * @param sound of what is shown
+ * @param pins what is followed in it
  * @param centre in its own pixels: the point that x and y put somewhere
  * @param values one for each of {@link Bitmapped#VALUES}
  */
@@ -35,6 +37,7 @@ public record Footage(
     double speed,
     AtEnd atEnd,
     Sound sound,
+    List<FootagePin> pins,
     Point centre,
     Map<Channel, AnimatedValue> values,
     UnknownFields extras)
@@ -122,7 +125,35 @@ public record Footage(
     return Math.max(0, at >= 0 ? at : -at - 2);
   }
 
-  /** The footage with other kept one in its place: all of it, at the speed as before. */
+  /** What is followed in it with an id; null if nothing is. */
+  public FootagePin pin(String id) {
+    return pins.stream().filter(p -> p.id().equals(id)).findFirst().orElse(null);
+  }
+
+  /** The same with other things followed in it. */
+  public Footage with(List<FootagePin> others) {
+    return new Footage(
+        properties,
+        image,
+        pixelWidth,
+        pixelHeight,
+        rate,
+        length,
+        in,
+        out,
+        speed,
+        atEnd,
+        sound,
+        List.copyOf(others),
+        centre,
+        values,
+        extras);
+  }
+
+  /**
+   * The footage with other kept one in its place: all of it, at the speed as before. Nothing is
+   * followed in that yet.
+   */
   public Footage showing(String id, int width, int height, double newRate, double newLength) {
     return new Footage(
         properties,
@@ -136,6 +167,7 @@ public record Footage(
         speed,
         atEnd,
         sound,
+        List.of(),
         centre,
         values,
         extras);
@@ -169,6 +201,7 @@ public record Footage(
         speed,
         atEnd,
         sound,
+        pins,
         newCentre,
         newValues,
         extras);

@@ -14,6 +14,7 @@ import java.util.List;
  * @param clip null where all of the item is seen
  * @param matte null where no other item says how much of it is seen
  * @param ride null where no path carries it
+ * @param pin null where it is not pinned to footage
  */
 public record ItemProperties(
     String id,
@@ -26,7 +27,8 @@ public record ItemProperties(
     List<Effect> effects,
     Clip clip,
     Matte matte,
-    Ride ride) {
+    Ride ride,
+    Pin pin) {
 
   /** The most effects of an item. */
   public static final int MOST_EFFECTS = 20;
@@ -47,25 +49,26 @@ public record ItemProperties(
         List.of(),
         null,
         null,
+        null,
         null);
   }
 
   /** The same with other times; from must be less than to. */
   public ItemProperties shown(double from, double to) {
     return new ItemProperties(
-        id, name, from, to, hidden, locked, blend, effects, clip, matte, ride);
+        id, name, from, to, hidden, locked, blend, effects, clip, matte, ride, pin);
   }
 
   /** The same hidden or not, locked or not. */
   public ItemProperties flagged(boolean newHidden, boolean newLocked) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, newHidden, newLocked, blend, effects, clip, matte, ride);
+        id, name, shownFrom, shownTo, newHidden, newLocked, blend, effects, clip, matte, ride, pin);
   }
 
   /** The same with another blend mode. */
   public ItemProperties blended(BlendMode mode) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, mode, effects, clip, matte, ride);
+        id, name, shownFrom, shownTo, hidden, locked, mode, effects, clip, matte, ride, pin);
   }
 
   /** The same with other effects. */
@@ -81,7 +84,8 @@ public record ItemProperties(
         List.copyOf(newEffects),
         clip,
         matte,
-        ride);
+        ride,
+        pin);
   }
 
   /** The effect with an id; null if it has none. */
@@ -92,19 +96,25 @@ public record ItemProperties(
   /** Clipped, or with null not clipped. */
   public ItemProperties clipped(Clip newClip) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, blend, effects, newClip, matte, ride);
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, newClip, matte, ride, pin);
   }
 
   /** Measured by another item, or with null by none. */
   public ItemProperties measuredBy(Matte newMatte) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, newMatte, ride);
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, newMatte, ride, pin);
   }
 
   /** Carried along by a path, or with null by none. */
   public ItemProperties carried(Ride newRide) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, matte, newRide);
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, matte, newRide, pin);
+  }
+
+  /** Pinned to footage, or with null not. */
+  public ItemProperties pinned(Pin newPin) {
+    return new ItemProperties(
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, matte, ride, newPin);
   }
 
   /** Whether the item is there at a time in seconds. */

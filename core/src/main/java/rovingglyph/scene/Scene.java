@@ -142,6 +142,11 @@ public record Scene(
     return out;
   }
 
+  /** The footage in which something is followed under an id; null if nothing is. */
+  public Footage pinned(String id) {
+    return all(Footage.class).stream().filter(f -> f.pin(id) != null).findFirst().orElse(null);
+  }
+
   /** The item or path with this id; null if there is none. */
   public Animatable mover(String id) {
     Item item = item(id);
@@ -291,8 +296,8 @@ public record Scene(
     return with(paths, left, cues, without(stack, gone)).withoutLost();
   }
 
-  /** Without the mattes by items that are no more, and the cuts of such. */
-  private Scene withoutLost() {
+  /** Without mattes by items that are no more, cuts of such, and pins to what is not followed. */
+  public Scene withoutLost() {
     Scene out = this;
     for (Item i : items.values()) {
       Matte matte = i.properties().matte();
@@ -303,7 +308,21 @@ public record Scene(
         out = out.withItem(i.with(i.properties().measuredBy(null), i.values()));
       }
     }
+    for (Item i : out.items.values()) {
+      if (isLost(i.properties().pin())) {
+        out = out.withItem(i.with(i.properties().pinned(null), i.values()));
+      }
+    }
+    for (GuidePath p : paths) {
+      if (isLost(p.label().pin())) {
+        out = out.withPath(p.with(p.label().pinned(null)));
+      }
+    }
     return out;
+  }
+
+  private boolean isLost(Pin pin) {
+    return pin != null && pinned(pin.to()) == null;
   }
 
   private static List<String> without(List<String> ids, Set<String> gone) {

@@ -28,11 +28,27 @@ final class PlacesSvg {
     this.motions = motions;
   }
 
-  /** What an item is, where the path that carries it brings it. */
+  /** What an item is, where what it is pinned to and the path that carries it bring it. */
   String carried(Item item, String contents) {
-    return copies(item) == 0
-        ? contents
-        : new RideSvg(prepared, clock, item, motions).write(contents);
+    String out =
+        copies(item) == 0 ? contents : new RideSvg(prepared, clock, item, motions).write(contents);
+    return isPinned(item) ? pinned(item, false) + out + "</g>\n" : out;
+  }
+
+  private static boolean isPinned(Item item) {
+    return item.properties().pin() != null;
+  }
+
+  private String pinned(Item item, boolean back) {
+    return new PinSvg(prepared, clock, item, motions).begin(back);
+  }
+
+  /** Begins the groups of what moves an item besides its own place, or undoes that. */
+  private String carriage(Item item, boolean back) {
+    String pin = isPinned(item) ? pinned(item, back) : "";
+    String ride =
+        copies(item) > 0 ? new RideSvg(prepared, clock, item, motions).begin(0, back) : "";
+    return back ? ride + pin : pin + ride;
   }
 
   /** How many of it are carried along a path; 0 where none carries it. */
@@ -72,26 +88,20 @@ final class PlacesSvg {
     return begun + contents + "</g>\n".repeat(groups);
   }
 
-  /** Begins a group that stands as one of the scene does, or undoes that; two if it is carried. */
+  /** Begins groups that stand as one of the scene does, or undoes that. */
   private String moved(String name, Group g, boolean back) {
     List<String> animations = new ArrayList<>();
     String place = back ? values.inverse(name, g, animations) : values.place(name, g, animations);
     values.animate(name, animations);
     String own = "<g class=\"" + name + "\"" + Ink.style(place) + ">\n";
-    if (copies(g) == 0) {
-      return own;
-    }
-    String carried = new RideSvg(prepared, clock, g, motions).begin(0, back);
-    return back ? own + carried : carried + own;
+    return back ? own + carriage(g, true) : carriage(g, false) + own;
   }
 
   /** The area of a cut, in the pixels round the cut. */
   String area(String name, ForegroundCut c, String contents) {
     Item source = scene.item(c.source());
     StringBuilder begun = new StringBuilder();
-    if (copies(source) > 0) {
-      begun.append(new RideSvg(prepared, clock, source, motions).begin(0, false));
-    }
+    begun.append(carriage(source, false));
     if (source instanceof Transformed t) {
       List<String> animations = new ArrayList<>();
       String own = name + "-place";

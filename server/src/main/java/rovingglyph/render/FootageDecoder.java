@@ -9,10 +9,6 @@ import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Locale;
 import java.util.Timer;
 import java.util.TimerTask;
 
@@ -23,8 +19,6 @@ import java.util.TimerTask;
 final class FootageDecoder implements AutoCloseable {
   /** Bytes of a pixel. */
   private static final int PIXEL = 4;
-
-  private static final long MEMORY = 3L << 30;
 
   /** The longest that a frame may take. */
   private static final long QUIET_MILLIS = 60_000;
@@ -60,7 +54,7 @@ final class FootageDecoder implements AutoCloseable {
     this.pixels = new byte[stride * (height + 2)];
     this.next = first;
     try {
-      ProcessBuilder builder = new ProcessBuilder(command(source, first));
+      ProcessBuilder builder = new ProcessBuilder(source.decoding(first, width, height, "bgra"));
       builder.redirectError(ProcessBuilder.Redirect.DISCARD);
       builder.environment().put("MALLOC_ARENA_MAX", "2");
       this.process = builder.start();
@@ -73,23 +67,6 @@ final class FootageDecoder implements AutoCloseable {
   /** A length once it is halved so often. */
   static int halved(int length, int times) {
     return times > 30 ? 0 : (length + (1 << times) - 1) >> times;
-  }
-
-  private List<String> command(FootageSource source, int first) {
-    List<String> out = new ArrayList<>(List.of("prlimit", "--as=" + MEMORY, "--core=0"));
-    out.addAll(List.of("ffmpeg", "-hide_banner", "-nostdin", "-v", "error"));
-    out.addAll(FootageSource.WARY);
-    if (first > 0) {
-      // Between two frames, so that no rounding begins with the one before.
-      double at = (source.times()[first - 1] + source.times()[first]) / 2;
-      out.addAll(List.of("-ss", String.format(Locale.ROOT, "%.6f", at)));
-    }
-    Path file = source.file();
-    out.addAll(List.of("-threads", "2", "-i", file.toString(), "-map", "0:v:0"));
-    out.addAll(List.of("-fps_mode", "passthrough", "-vf"));
-    out.add(FootageSource.scaled(width, height, source.matrix()) + ",format=bgra");
-    out.addAll(List.of("-f", "rawvideo", "pipe:1"));
-    return out;
   }
 
   int level() {

@@ -1,0 +1,61 @@
+package rovingglyph.frame;
+
+import java.util.List;
+import java.util.Map;
+import rovingglyph.geometry.Affine;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Scene;
+
+/**
+ * What moves an item besides its own place: the footage that it is pinned to, and the path that
+ * carries it.
+ *
+ * @param round what the groups round it do; null where it is not pinned
+ * @param pin null where it is not pinned
+ * @param ride null where no path carries it
+ */
+record Carried(GroupTransform round, PinMap pin, Carriage ride) {
+
+  /**
+   * That of an item.
+   *
+   * @param paths that are prepared already; others are added as they are needed
+   */
+  static Carried of(Scene scene, Item item, Map<String, PreparedPath> paths) {
+    PinMap pin = PinMap.of(scene, item.properties().pin(), paths);
+    GroupTransform round = pin == null ? null : GroupTransform.round(scene, item.id(), paths);
+    String path = item.properties().ride() == null ? null : item.properties().ride().path();
+    return new Carried(
+        round, pin, path == null ? null : new Carriage(item, PreparedPath.of(scene, path, paths)));
+  }
+
+  /** What the pin does to the item, in the pixels round it. */
+  Affine pinned(double time) {
+    if (pin == null) {
+      return Affine.IDENTITY;
+    }
+    Affine groups = round.map(time);
+    return groups.inverse().times(pin.map(time)).times(groups);
+  }
+
+  /** What is done to each copy of the item that is seen, in the pixels round it. */
+  List<Affine> maps(double time) {
+    Affine held = pinned(time);
+    return ride == null ? List.of(held) : ride.maps(time).stream().map(held::times).toList();
+  }
+
+  /** What is done to the first copy, seen or not. */
+  Affine first(double time) {
+    return ride == null ? pinned(time) : pinned(time).times(ride.first(time));
+  }
+
+  /** Whether that is the same at all times. */
+  boolean constant() {
+    boolean rests =
+        ride == null
+            || (!ride.path().moves()
+                && Channel.RIDE.stream().noneMatch(c -> ride.item().movable(c).moves()));
+    return pin == null && rests;
+  }
+}

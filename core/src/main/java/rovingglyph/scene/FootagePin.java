@@ -1,0 +1,144 @@
+package rovingglyph.scene;
+
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.geometry.Point;
+
+/**
+ * What moves in footage, followed from frame to frame, so that things can be pinned to it.
+ *
+ * @param id unique in the scene
+ * @param name as lists show it
+ * @param by what is marked, which says what of the motion things follow
+ * @param smoothing seconds: the standard deviation of the Gaussian by which unrest is taken out of
+ *     the motion; 0 leaves it as it was found
+ * @param frames ascending by time; before the first and after the last nothing moves
+ */
+public record FootagePin(
+    String id, String name, By by, double smoothing, List<Frame> frames, UnknownFields extras) {
+
+  /** The most frames that one has. */
+  public static final int MOST_FRAMES = 10_000;
+
+  /** The most that footage has. */
+  public static final int MOST = 50;
+
+  /** The longest smoothing, seconds. */
+  public static final double SMOOTHEST = 2;
+
+  /** What is marked. */
+  public enum By {
+    /** A spot: things follow its place. */
+    SPOT(1),
+
+    /** Two spots: things follow their place, and turn and grow with the line between them. */
+    TWO_SPOTS(2);
+
+    private final int marks;
+
+    By(int marks) {
+      this.marks = marks;
+    }
+
+    /** How many points are marked. */
+    public int marks() {
+      return marks;
+    }
+  }
+
+  /** How a frame's points were found. */
+  public enum How {
+    /** Set by hand: whatever follows goes from here, both ways. */
+    SET,
+
+    /** Found in the frame. */
+    FOUND,
+
+    /** Not seen in the frame; it lies between frames before and after where they were. */
+    BRIDGED
+  }
+
+  /**
+   * Where the marked points are in a frame.
+   *
+   * @param time the frame's own in the footage, seconds
+   * @param sure how far what is there looks like what was marked, 0 to 100
+   * @param points in pixels of the footage, upright, as many as are marked
+   */
+  public record Frame(double time, double sure, How how, List<Point> points) {}
+
+  /** The same with other frames. */
+  public FootagePin with(List<Frame> others) {
+    return new FootagePin(id, name, by, smoothing, List.copyOf(others), extras);
+  }
+
+  /** The same called otherwise, or smoothed otherwise. */
+  public FootagePin with(String newName, double newSmoothing) {
+    return new FootagePin(id, newName, by, newSmoothing, frames, extras);
+  }
+
+  /** The frame after which nothing moves. */
+  public Frame last() {
+    return frames.get(frames.size() - 1);
+  }
+
+  /** The index of the last frame whose time is not after a moment; of the first before all. */
+  public int frame(double moment) {
+    int low = 0;
+    int high = frames.size() - 1;
+    while (low < high) {
+      int middle = (low + high + 1) >>> 1;
+      if (frames.get(middle).time <= moment) {
+        low = middle;
+      } else {
+        high = middle - 1;
+      }
+    }
+    return low;
+  }
+
+  /**
+   * With found frames in the place of those it has, but for what lies on the other side of a frame
+   * that was set by hand.
+   *
+   * @param from the time of the frame from which was followed
+   * @param found ascending, all before or all after that time, or on both sides of it
+   */
+  public FootagePin followed(double from, List<Frame> found) {
+    double first = Double.NEGATIVE_INFINITY;
+    double last = Double.POSITIVE_INFINITY;
+    for (Frame f : frames) {
+      if (f.how == How.SET && f.time < from) {
+        first = f.time;
+      }
+      if (f.how == How.SET && f.time > from && f.time < last) {
+        last = f.time;
+      }
+    }
+    List<Frame> out = new ArrayList<>();
+    boolean back = found.stream().anyMatch(f -> f.time < from);
+    boolean on = found.stream().anyMatch(f -> f.time > from);
+    for (Frame f : frames) {
+      boolean stays = f.time <= first || f.time >= last || f.time == from;
+      if (stays || f.time < from && !back || f.time > from && !on) {
+        out.add(f);
+      }
+    }
+    for (Frame f : found) {
+      if (f.time > first && f.time < last && f.time != from) {
+        out.add(f);
+      }
+    }
+    out.sort((a, b) -> Double.compare(a.time, b.time));
+    return with(out);
+  }
+
+  /** With a frame set by hand, which stands in the place of the one of the same time. */
+  public FootagePin set(Frame frame) {
+    List<Frame> out = new ArrayList<>(frames);
+    out.removeIf(f -> f.time == frame.time);
+    out.add(frame);
+    out.sort((a, b) -> Double.compare(a.time, b.time));
+    return with(out);
+  }
+}

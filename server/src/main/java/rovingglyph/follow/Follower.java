@@ -1,0 +1,120 @@
+package rovingglyph.follow;
+
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.geometry.Point;
+import rovingglyph.scene.FootagePin;
+
+/**
+ * Follows marked spots from frame to frame. Where they are not seen for a while, as when something
+ * passes in front of them, that is bridged once they are seen again: by what lies farther round
+ * them, and where that tells nothing either, by straight lines.
+ */
+public final class Follower {
+  /** So many seconds are bridged. */
+  private static final double LONGEST_BRIDGE = 0.8;
+
+  /** What a frame brought. */
+  public enum Outcome {
+    /** The spots are seen in it. */
+    FOUND,
+
+    /** They are not; perhaps they will be again. */
+    WAITING,
+
+    /** They have not been for too long: whoever marked them has to say where they are. */
+    LOST
+  }
+
+  private final List<SpotFollower> spots = new ArrayList<>();
+
+  /** Bridged so far, since the spots were seen last. */
+  private final List<FootagePin.Frame> waiting = new ArrayList<>();
+
+  /** After those: where the spots are is not known. */
+  private final List<FootagePin.Frame> unknown = new ArrayList<>();
+
+  /** The last in which it is known where they are. */
+  private FootagePin.Frame last;
+
+  /** When they were seen last. */
+  private double seen;
+
+  /**
+   * Begins with the frame in which the spots were marked.
+   *
+   * @param marks in its pixels
+   */
+  Follower(GrayImage frame, double time, List<Point> marks) {
+    marks.forEach(m -> spots.add(new SpotFollower(frame, m.x(), m.y())));
+    this.seen = time;
+    this.last = new FootagePin.Frame(time, 100, FootagePin.How.SET, marks);
+  }
+
+  /** The number of a spot whose surroundings are all alike; -1 if there is none. */
+  int flat() {
+    for (int i = 0; i < spots.size(); i++) {
+      if (spots.get(i).isFlat()) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  /**
+   * Goes on to the next frame, or back to the one before.
+   *
+   * @param out gets the frames that are known now: this one, with those that are bridged by it
+   */
+  Outcome next(GrayImage frame, double time, List<FootagePin.Frame> out) {
+    List<Point> points = new ArrayList<>();
+    double sure = 1;
+    boolean found = true;
+    boolean known = true;
+    for (SpotFollower s : spots) {
+      SpotFollower.Spot spot = s.next(frame);
+      points.add(new Point(spot.x(), spot.y()));
+      sure = Math.min(sure, spot.sure());
+      found &= spot.known() == SpotFollower.Known.SEEN;
+      known &= spot.known() != SpotFollower.Known.NOT;
+    }
+    if (!found && Math.abs(time - seen) > LONGEST_BRIDGE) {
+      return Outcome.LOST;
+    }
+    double percent = Math.round(1000 * Math.min(Math.max(sure, 0), 1)) / 10.0;
+    FootagePin.How how = found ? FootagePin.How.FOUND : FootagePin.How.BRIDGED;
+    FootagePin.Frame now = new FootagePin.Frame(time, percent, how, points);
+    if (!known) {
+      unknown.add(now);
+    } else {
+      unknown.forEach(u -> waiting.add(between(last, u, now)));
+      unknown.clear();
+      waiting.add(now);
+      last = now;
+    }
+    if (!found) {
+      return Outcome.WAITING;
+    }
+    // Only now is it sure that what was bridged leads anywhere.
+    out.addAll(waiting);
+    waiting.clear();
+    seen = time;
+    return Outcome.FOUND;
+  }
+
+  /** A frame in which nothing tells where the spots are, on the straight lines between others. */
+  private static FootagePin.Frame between(
+      FootagePin.Frame before, FootagePin.Frame unknown, FootagePin.Frame after) {
+    double share = (unknown.time() - before.time()) / (after.time() - before.time());
+    List<Point> points = new ArrayList<>();
+    for (int i = 0; i < before.points().size(); i++) {
+      points.add(before.points().get(i).lerp(after.points().get(i), share));
+    }
+    return new FootagePin.Frame(unknown.time(), unknown.sure(), unknown.how(), points);
+  }
+
+  /** Whether the spots were not seen in the last frame. */
+  boolean isWaiting() {
+    return !waiting.isEmpty() || !unknown.isEmpty();
+  }
+}

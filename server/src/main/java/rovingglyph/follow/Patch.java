@@ -1,0 +1,357 @@
+package rovingglyph.follow;
+
+import java.util.Arrays;
+
+/**
+ * The surroundings of a spot as they were where it was marked: what is looked for in other frames.
+ *
+ * <p>It is laid onto a frame by Gauss-Newton steps over an affine map, a gain and an offset of
+ * brightness, from coarse to fine, so that the sum of the squared differences becomes least; pixels
+ * that differ far more than the others, as those of something that passes in front do, count less
+ * (Huber's weights). See Baker and Matthews, Lucas-Kanade 20 Years On, section 2 and part 2, 2004.
+ */
+final class Patch {
+  /** Unknowns: six of the map, gain and offset. */
+  private static final int UNKNOWNS = 8;
+
+  private static final int MOST_STEPS = 25;
+
+  /** Px by which a last step may move the spot. */
+  private static final double STILL = 0.002;
+
+  /** Residuals beyond so many standard deviations count less. */
+  private static final double HUBER = 1.345;
+
+  /** Residuals beyond so many of those do not count. */
+  private static final double OTHER = 3;
+
+  /** A standard deviation is so many times the median of absolute values. */
+  private static final double MEDIAN_TO_DEVIATION = 1.4826;
+
+  /** Steps of gray by which the noise of a camera differs at least. */
+  private static final double LEAST_NOISE = 2;
+
+  /** Less of it within the frame is too little. */
+  private static final double LEAST_INSIDE = 0.4;
+
+  /** Px from which on one is large. */
+  private static final int LARGE = 64;
+
+  /** Fewer pixels tell nothing. */
+  private static final int LEAST_PIXELS = 9;
+
+  /** Pixels to each side by which it is searched for. */
+  private static final int COARSE = 8;
+
+  /** Holds the affine part where a patch says little about it, per pixel. */
+  private static final double STIFF = 0.02;
+
+  /**
+   * How a patch lies on a frame.
+   *
+   * @param gain by which its brightness is multiplied to be that of the frame
+   * @param offset that is added then, in steps of gray
+   * @param sure 0 to 1: the correlation of what does not differ far more than the rest, less where
+   *     little is left
+   */
+  record Fit(Warp warp, double gain, double offset, double sure) {
+    /** As it was where it was marked. */
+    static Fit at(double x, double y) {
+      return new Fit(Warp.at(x, y), 1, 0, 1);
+    }
+
+    Fit at(Warp other) {
+      return new Fit(other, gain, offset, sure);
+    }
+
+    private Fit sure(double now) {
+      return new Fit(warp, gain, offset, now);
+    }
+
+    private Fit plus(double[] by) {
+      Warp w =
+          new Warp(
+              warp.a() + by[0],
+              warp.b() + by[1],
+              warp.c() + by[2],
+              warp.d() + by[3],
+              warp.x() + by[4],
+              warp.y() + by[5]);
+      return new Fit(w, gain + by[6], offset + by[7], sure);
+    }
+
+    private boolean isSound() {
+      boolean bright = gain > 0.05 && gain < 20;
+      return warp.isFinite() && warp.area() > 0.05 && warp.area() < 20 && bright;
+    }
+  }
+
+  private final int reach;
+
+  /** The level down to which it is laid: large ones are exact enough without the finest. */
+  private final int finest;
+
+  private final float[][] values = new float[GrayImage.LEVELS][];
+
+  /** The standard deviation of its pixels, in steps of gray. */
+  private final double contrast;
+
+  /**
+   * The surroundings of a spot.
+   *
+   * @param reach to each side, px
+   */
+  Patch(GrayImage frame, double x, double y, int reach) {
+    this.reach = reach;
+    this.finest = reach > LARGE ? 1 : 0;
+    for (int level = 0; level < GrayImage.LEVELS; level++) {
+      int r = radius(level);
+      int step = 1 << level;
+      float[] out = new float[(2 * r + 1) * (2 * r + 1)];
+      int n = 0;
+      for (int v = -r; v <= r; v++) {
+        for (int u = -r; u <= r; u++) {
+          out[n++] = frame.at(level, x + u * step, y + v * step);
+        }
+      }
+      values[level] = out;
+    }
+    this.contrast = deviation(values[0]);
+  }
+
+  private int radius(int level) {
+    return reach >> level;
+  }
+
+  private static double deviation(float[] all) {
+    double sum = 0;
+    double squares = 0;
+    int n = 0;
+    for (float f : all) {
+      if (!Float.isNaN(f)) {
+        sum += f;
+        squares += f * f;
+        n++;
+      }
+    }
+    return n == 0 ? 0 : Math.sqrt(Math.max(0, squares / n - sum / n * (sum / n)));
+  }
+
+  /** How much there is to hold on to, in steps of gray. */
+  double contrast() {
+    return contrast;
+  }
+
+  /**
+   * Where it looks most alike near a guess, moved only; to a few px.
+   *
+   * @param round px round the guess
+   */
+  Warp search(GrayImage frame, Warp guess, double round) {
+    int level = GrayImage.LEVELS - 1;
+    int step = 1 << level;
+    int steps = (int) Math.ceil(round / step);
+    Warp best = guess;
+    double most = Double.NEGATIVE_INFINITY;
+    for (int dy = -steps; dy <= steps; dy++) {
+      for (int dx = -steps; dx <= steps; dx++) {
+        Warp w = guess.to(guess.x() + dx * step, guess.y() + dy * step);
+        // Of places that look alike the nearest.
+        double far = Math.hypot(dx, dy) / Math.max(1, steps);
+        double alike = correlation(frame, w, level) - 0.05 * far;
+        if (alike > most) {
+          most = alike;
+          best = w;
+        }
+      }
+    }
+    return best;
+  }
+
+  /** How alike it looks there, -1 to 1, by some of its pixels. */
+  private double correlation(GrayImage frame, Warp w, int level) {
+    int r = radius(level);
+    int step = 1 << level;
+    int stride = Math.max(1, r / COARSE);
+    double st = 0;
+    double si = 0;
+    double stt = 0;
+    double sii = 0;
+    double sti = 0;
+    int n = 0;
+    for (int v = -r; v <= r; v += stride) {
+      for (int u = -r; u <= r; u += stride) {
+        float i = frame.at(level, w.x(u * step, v * step), w.y(u * step, v * step));
+        float t = values[level][(v + r) * (2 * r + 1) + u + r];
+        if (!Float.isNaN(i + t)) {
+          st += t;
+          si += i;
+          stt += t * t;
+          sii += i * i;
+          sti += t * i;
+          n++;
+        }
+      }
+    }
+    double both = Math.sqrt((stt - st * st / n) * (sii - si * si / n));
+    return n < LEAST_PIXELS || !(both > 0) ? -1 : (sti - st * si / n) / both;
+  }
+
+  /**
+   * Lays it onto a frame; null where it cannot be laid.
+   *
+   * @param from where it lies to within a few px, as bright as it was lately
+   */
+  Fit fit(GrayImage frame, Fit from) {
+    Fit f = from;
+    for (int level = GrayImage.LEVELS - 1; level >= finest && f != null; level--) {
+      f = steps(frame, f, level);
+    }
+    // The grain of a camera is gone at the coarser ones, and blur tells less.
+    return f == null ? null : f.sure(Math.max(sure(frame, f, 1), sure(frame, f, 2)));
+  }
+
+  private Fit steps(GrayImage frame, Fit from, int level) {
+    Fit f = from;
+    double[] residuals = new double[values[level].length];
+    for (int i = 0; i < MOST_STEPS; i++) {
+      if (residuals(frame, f, level, residuals) < LEAST_INSIDE) {
+        return null;
+      }
+      double[] by = step(frame, f, level, residuals);
+      f = by == null ? null : f.plus(by);
+      if (f == null || !f.isSound()) {
+        return null;
+      }
+      if (Math.hypot(by[4], by[5]) < STILL * (1 << level)) {
+        break;
+      }
+    }
+    return f;
+  }
+
+  /**
+   * By how much it differs from a frame, pixel by pixel; NaN outside the frame.
+   *
+   * @return the share of it that lies in the frame
+   */
+  private double residuals(GrayImage frame, Fit f, int level, double[] out) {
+    int r = radius(level);
+    int step = 1 << level;
+    Warp w = f.warp;
+    int inside = 0;
+    int k = 0;
+    for (int v = -r; v <= r; v++) {
+      for (int u = -r; u <= r; u++, k++) {
+        float seen = frame.at(level, w.x(u * step, v * step), w.y(u * step, v * step));
+        out[k] = f.gain * values[level][k] + f.offset - seen;
+        inside += Double.isNaN(out[k]) ? 0 : 1;
+      }
+    }
+    return inside / (double) out.length;
+  }
+
+  /** The median of absolute residuals as a standard deviation. */
+  private static double spread(double[] residuals) {
+    double[] all = new double[residuals.length];
+    int n = 0;
+    for (double r : residuals) {
+      if (!Double.isNaN(r)) {
+        all[n++] = Math.abs(r);
+      }
+    }
+    Arrays.sort(all, 0, n);
+    return Math.max(LEAST_NOISE, n == 0 ? 0 : MEDIAN_TO_DEVIATION * all[n / 2]);
+  }
+
+  /** One step towards the least difference: a, b, c, d, x, y. */
+  private double[] step(GrayImage frame, Fit f, int level, double[] residuals) {
+    Warp w = f.warp;
+    int r = radius(level);
+    int step = 1 << level;
+    float[] patch = values[level];
+    double most = HUBER * spread(residuals);
+    double[][] normal = new double[UNKNOWNS][UNKNOWNS + 1];
+    double[] row = new double[UNKNOWNS];
+    int k = 0;
+    for (int v = -r; v <= r; v++) {
+      for (int u = -r; u <= r; u++, k++) {
+        double residual = residuals[k];
+        double px = w.x(u * step, v * step);
+        double py = w.y(u * step, v * step);
+        double gx =
+            (frame.at(level, px + step, py) - frame.at(level, px - step, py)) / (2.0 * step);
+        double gy =
+            (frame.at(level, px, py + step) - frame.at(level, px, py - step)) / (2.0 * step);
+        if (Double.isNaN(residual + gx + gy)) {
+          continue;
+        }
+        row[0] = gx * u * step;
+        row[1] = gy * u * step;
+        row[2] = gx * v * step;
+        row[3] = gy * v * step;
+        row[4] = gx;
+        row[5] = gy;
+        row[6] = -patch[k];
+        row[7] = -1;
+        double weight = weight(Math.abs(residual) / most);
+        for (int i = 0; i < UNKNOWNS; i++) {
+          for (int j = i; j < UNKNOWNS; j++) {
+            normal[i][j] += weight * row[i] * row[j];
+          }
+          normal[i][UNKNOWNS] += weight * row[i] * residual;
+        }
+      }
+    }
+    for (int i = 0; i < UNKNOWNS; i++) {
+      for (int j = 0; j < i; j++) {
+        normal[i][j] = normal[j][i];
+      }
+    }
+    double stiff = STIFF * patch.length * reach * reach;
+    for (int i = 0; i < 4; i++) {
+      normal[i][i] += stiff;
+    }
+    return LinearSystem.solve(normal);
+  }
+
+  /** Huber's, but for what differs so much that it is something else. */
+  private static double weight(double off) {
+    if (off <= 1) {
+      return 1;
+    }
+    return off <= OTHER ? 1 / off : 0;
+  }
+
+  /** See {@link Fit#sure}. */
+  private double sure(GrayImage frame, Fit f, int level) {
+    double[] residuals = new double[values[level].length];
+    residuals(frame, f, level, residuals);
+    double most = 2.5 * Math.max(spread(residuals), 0.15 * contrast * f.gain);
+    int near = 0;
+    int inside = 0;
+    double differs = 0;
+    double mean = 0;
+    double squares = 0;
+    for (int i = 0; i < residuals.length; i++) {
+      if (Double.isNaN(residuals[i])) {
+        continue;
+      }
+      inside++;
+      if (Math.abs(residuals[i]) <= most) {
+        double seen = f.gain * values[level][i] + f.offset - residuals[i];
+        near++;
+        differs += residuals[i] * residuals[i];
+        mean += seen;
+        squares += seen * seen;
+      }
+    }
+    if (near < LEAST_PIXELS) {
+      return 0;
+    }
+    double varies = squares - mean * mean / near;
+    double explained = varies > 0 ? 1 - differs / varies : 0;
+    double share = near / (double) inside;
+    return Math.sqrt(Math.max(0, explained)) * Math.min(1, share / 0.7);
+  }
+}

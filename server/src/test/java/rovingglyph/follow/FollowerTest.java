@@ -1,0 +1,147 @@
+package rovingglyph.follow;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import rovingglyph.geometry.Point;
+import rovingglyph.scene.FootagePin;
+
+/** Spots on a wall that moves in known ways, followed through frames of 1920 x 1080. */
+class FollowerTest {
+  private static final int FRAMES = 24;
+  private static final double RATE = 25;
+
+  /** How the camera moves, with all that makes it hard. */
+  enum Motion {
+    PAN {
+      @Override
+      double[] at(double k) {
+        return new double[] {1, 0, 400 + 11 * k, 0, 1, 300 + 60 * Math.sin(k / 9), 0, 0, 1};
+      }
+    },
+    ZOOM {
+      @Override
+      double[] at(double k) {
+        double z = Math.pow(2.4, k / FRAMES);
+        return new double[] {z, 0, 960 - 500 * z, 0, z, 540 - 300 * z, 0, 0, 1};
+      }
+    },
+    TURN {
+      @Override
+      double[] at(double k) {
+        double a = 1.2 * k / FRAMES;
+        double c = Math.cos(a);
+        double s = Math.sin(a);
+        return new double[] {
+          c, -s, 960 - 500 * c + 300 * s, s, c, 540 - 500 * s - 300 * c, 0, 0, 1
+        };
+      }
+    },
+    PERSPECTIVE {
+      @Override
+      double[] at(double k) {
+        double p = 0.0004 * k / FRAMES;
+        return new double[] {1, 0.1 * k / FRAMES, 400, 0, 1, 250 + 2 * k, p, -p / 2, 1};
+      }
+    },
+    SHAKE {
+      @Override
+      double[] at(double k) {
+        double x = 7 * Math.sin(k * 1.9) + 9 * Math.sin(k * 0.7 + 1);
+        return new double[] {1, 0, 420 + x, 0, 1, 300 + 8 * Math.cos(k * 1.3), 0, 0, 1};
+      }
+    };
+
+    abstract double[] at(double k);
+  }
+
+  private static final Point[] SPOTS = {new Point(480, 310), new Point(620, 260)};
+
+  /** Px by which each frame is off; the frames that were given, in order. */
+  private static List<Double> errors(
+      MovingWall wall, int from, int to, List<FootagePin.Frame> found) {
+    Follower f =
+        new Follower(
+            wall.frame(from, SPOTS),
+            from / RATE,
+            Arrays.stream(SPOTS).map(p -> wall.truth(p, from)).toList());
+    int step = Integer.signum(to - from);
+    for (int i = from + step; i != to + step; i += step) {
+      if (f.next(wall.frame(i, SPOTS), i / RATE, found) == Follower.Outcome.LOST) {
+        break;
+      }
+    }
+    List<Double> out = new ArrayList<>();
+    for (FootagePin.Frame frame : found) {
+      for (int s = 0; s < SPOTS.length; s++) {
+        Point truth = wall.truth(SPOTS[s], Math.rint(frame.time() * RATE));
+        out.add(frame.points().get(s).distance(truth));
+      }
+    }
+    return out;
+  }
+
+  private static double mean(List<Double> all) {
+    return all.stream().mapToDouble(d -> d).average().orElse(0);
+  }
+
+  private static double worst(List<Double> all) {
+    return all.stream().mapToDouble(d -> d).max().orElse(0);
+  }
+
+  @ParameterizedTest
+  @EnumSource
+  void followsInEveryMotionWithGrainBlurAndChangingLight(Motion motion) {
+    MovingWall wall = new MovingWall(motion.ordinal() + 3, motion::at);
+    wall.grain = 6;
+    wall.shutter = 0.5;
+    wall.fading = 0.008;
+    for (boolean back : new boolean[] {false, true}) {
+      List<FootagePin.Frame> found = new ArrayList<>();
+      List<Double> off = errors(wall, back ? FRAMES : 0, back ? 0 : FRAMES, found);
+      assertThat(found).as(motion + (back ? " back" : "")).hasSize(FRAMES);
+      assertThat(found).allMatch(f -> f.how() == FootagePin.How.FOUND);
+      assertThat(mean(off)).isLessThan(1);
+      assertThat(worst(off)).isLessThan(3);
+    }
+  }
+
+  @ParameterizedTest
+  @EnumSource
+  void bridgesWhatPassesInFront(Motion motion) {
+    MovingWall wall = new MovingWall(motion.ordinal() + 90, motion::at);
+    wall.grain = 4;
+    wall.passesAt = 10;
+    wall.passesFor = 4;
+    List<FootagePin.Frame> found = new ArrayList<>();
+    List<Double> off = errors(wall, 0, FRAMES, found);
+    assertThat(found).hasSize(FRAMES);
+    assertThat(found).anyMatch(f -> f.how() == FootagePin.How.BRIDGED);
+    assertThat(mean(off)).isLessThan(1);
+    assertThat(worst(off)).isLessThan(3);
+  }
+
+  @Test
+  void asksWhereItIsNotSureAnyMore() {
+    MovingWall wall = new MovingWall(5, Motion.PAN::at);
+    wall.passesAt = 18;
+    wall.passesFor = 60;
+    List<FootagePin.Frame> found = new ArrayList<>();
+    errors(wall, 0, FRAMES, found);
+    assertThat(found.size()).isBetween(1, FRAMES - 1);
+    assertThat(found).allMatch(f -> f.how() == FootagePin.How.FOUND);
+  }
+
+  @Test
+  void hasNothingToHoldOnToOnAPlainWall() {
+    byte[] gray = new byte[640 * 360];
+    Arrays.fill(gray, (byte) 90);
+    GrayImage plain = new GrayImage(640, 360, gray);
+    assertThat(new Follower(plain, 0, List.of(new Point(300, 200))).flat()).isZero();
+  }
+}

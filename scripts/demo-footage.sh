@@ -21,6 +21,7 @@ footage() {
 
 footage dunes-at-dusk "$wind" 6.4
 footage pier-at-dusk "$waves" 6
+footage harbour-at-dawn "$waves" 8
 
 # Scenes name them by these ids: they are to be put into demo/*.json.
 for f in demo/footage/*.mp4; do

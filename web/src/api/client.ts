@@ -1,5 +1,5 @@
 import { takeAhead } from './ahead';
-import type { Effect, Easing, GuidePath, SceneDoc } from '../core/document';
+import type { Effect, Easing, GuidePath, PinFrame, SceneDoc } from '../core/document';
 import type { FoundPath, Problem, RunRequest } from '../core/core';
 
 export interface SceneEntry {
@@ -203,6 +203,61 @@ async function ask<T>(method: string, url: string, body?: string | Blob, headers
 }
 
 const json = JSON.stringify;
+
+/** Marks in the frame of a moment, to be followed until that of another. */
+export interface FollowMarks {
+  moment: number;
+  until: number;
+  points: [number, number][];
+}
+
+/**
+ * Follows marks in footage; every frame is told as it is found.
+ *
+ * @returns why it ended
+ */
+export async function followFootage(
+  id: string,
+  marks: FollowMarks,
+  signal: AbortSignal,
+  onFrame: (frame: PinFrame) => void,
+): Promise<'done' | 'lost' | 'flat'> {
+  let response: Response;
+  try {
+    response = await fetch(`/api/footage/${id}/follow`, {
+      method: 'POST',
+      body: json(marks),
+      headers: { 'Content-Type': 'application/json' },
+      signal,
+    });
+    if (response.ok && response.body) return await readFrames(response.body, onFrame);
+  } catch (e) {
+    if (signal.aborted) throw e;
+    throw new ServerError(0, 'The connection to the server was lost. Follow on from here.');
+  }
+  const problem = (await response.json().catch(() => ({}))) as { detail?: string };
+  throw new ServerError(
+    response.status,
+    problem.detail ?? `The server answered with status ${response.status}`,
+  );
+}
+
+async function readFrames(body: ReadableStream<Uint8Array>, onFrame: (frame: PinFrame) => void) {
+  const reader = body.getReader();
+  const text = new TextDecoder();
+  let rest = '';
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) throw new Error('It ended before its time');
+    const lines = (rest + text.decode(value, { stream: true })).split('\n');
+    rest = lines.pop()!;
+    for (const line of lines) {
+      const told = JSON.parse(line) as PinFrame | { ended: 'done' | 'lost' | 'flat' };
+      if ('ended' in told) return told.ended;
+      onFrame(told);
+    }
+  }
+}
 
 const savePath = (id: string, done: string) =>
   `/api/scenes/${id}${done && `?done=${encodeURIComponent(done.slice(0, 400))}`}`;

@@ -411,6 +411,8 @@ export const {
   itemAt,
   groupTransform,
   roundTransform,
+  pinPoints,
+  footagePixel,
   rideMark,
   pictureSquare,
   traceIn,

@@ -38,6 +38,8 @@ declare module '*/generated/core.js' {
   export function itemAt(x: number, y: number, time: number, reach: number): string;
   export function groupTransform(item: string, time: number, turned: boolean): Float64Array;
   export function roundTransform(item: string, time: number): Float64Array;
+  export function pinPoints(pin: string, time: number): Float64Array;
+  export function footagePixel(footage: string, time: number, x: number, y: number): Float64Array;
   export function rideMark(item: string, time: number): Float64Array;
   export function dragRide(item: string, time: number, x: number, y: number): Float64Array;
   export function gradientEnds(item: string, time: number): Float64Array;

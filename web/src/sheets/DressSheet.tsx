@@ -29,6 +29,7 @@ import { FootageSection } from './dress/FootageSection';
 import { InsetSection } from './dress/InsetSection';
 import { LetteringSection } from './dress/LetteringSection';
 import { MeetsSection } from './dress/MeetsSection';
+import { PinsSection } from './dress/PinsSection';
 import { PictureSection } from './dress/PictureSection';
 import { ProjectFootage } from './dress/ProjectFootage';
 import { ProjectPictures } from './dress/ProjectPictures';
@@ -58,6 +59,7 @@ export function DressSheet() {
       {filled && <FilledPathSection key={filled.id} item={filled} />}
       {picture && <PictureSection key={picture.id} picture={picture} />}
       {footage && <FootageSection key={footage.id} footage={footage} />}
+      {footage && <PinsSection key={`${footage.id} pins`} footage={footage} />}
       {inset && <InsetSection key={inset.id} inset={inset} />}
       {cut && <CutSection key={cut.id} cut={cut} />}
       {drawing && <DrawingSection key={drawing.id} drawing={drawing} />}

@@ -17,6 +17,7 @@ import { DrawingLayer } from './DrawingLayer';
 import { OtherPaths, PathLines, useLine } from './PathLines';
 import { EffectHandles } from './EffectHandles';
 import { GradientHandles } from './GradientHandles';
+import { PinMarks } from './PinMarks';
 import { PictureHandles } from './PictureHandles';
 import { PlaceHandles } from './PlaceHandles';
 import { PointHandles, useMarquee } from './PointHandles';
@@ -65,6 +66,8 @@ export function Overlay({ unit }: { unit: number }) {
   const roundTransform = useTransform(selected ?? undefined, core.roundTransform);
   const inner = unit / Math.hypot(groupTransform[0] ?? 1, groupTransform[1] ?? 0);
   useEffect(() => snapThrough(groupTransform), [groupTransform]);
+  // A path that holds to footage is edited where it stands by itself.
+  const away = useEditor((s) => path?.pin !== undefined && Math.abs(path.pin.at - s.time) > 1e-6);
   const matrix = `matrix(${groupTransform.join(' ')})`;
   if (!doc || !paths) return null;
 
@@ -92,12 +95,13 @@ export function Overlay({ unit }: { unit: number }) {
   };
 
   const known = path && paths[path.id];
-  const free = known && !path.locked && !path.hidden && !drawing && !pickStart;
+  const free = known && !away && !path.locked && !path.hidden && !drawing && !pickStart;
   const seats = lettering && !isLocked(doc, lettering.id) && !drawing;
   const everywhere = fieldOf(doc, selected)?.area === 'frame';
   const places = placed && !everywhere && !isLocked(doc, placed.id) && !drawing && tab !== 'path';
   const item = itemOf(doc, selected);
   const dressed = tab === 'dress' && item && !isLocked(doc, item.id) && !drawing ? item : null;
+  const film = dressed?.kind === 'footage' ? dressed : null;
   const rides = item?.ride && !isLocked(doc, item.id) && turned && tab !== 'words' ? item : null;
   const rail = rides && doc.paths.find((p) => p.id === rides.ride?.path);
   const outer = unit / Math.hypot(roundTransform[0] ?? 1, roundTransform[1] ?? 0);
@@ -183,6 +187,7 @@ export function Overlay({ unit }: { unit: number }) {
           {dressed && <EffectHandles item={dressed} unit={outer} toScene={toRound} />}
           {rides && !placed && <RideHandle id={rides.id} unit={outer} toRound={toRound} />}
         </g>
+        {film && <PinMarks footage={film} unit={unit} toFrame={toFrame} />}
         <SnapLines width={doc.width} height={doc.height} unit={unit} />
       </svg>
       <svg

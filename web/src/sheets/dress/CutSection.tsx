@@ -9,6 +9,7 @@ import { Check } from '../../ui/Check';
 import { Choice } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
 import { MovableField } from '../../ui/MovableField';
+import { PathPinnedTo } from '../PinnedTo';
 
 const NONE = '';
 
@@ -34,6 +35,7 @@ export function CutSection({ cut }: { cut: ForegroundCut }) {
           applyEdit({ op: 'cutAlong', item: cut.id, along, time: useEditor.getState().time })
         }
       />
+      <PathPinnedTo path={doc.paths.find((p) => p.id === cut.path)} />
       {OF_CUT.map((c) => (
         <MovableField key={c} item={cut.id} channel={c} label={LABELS[c]} />
       ))}

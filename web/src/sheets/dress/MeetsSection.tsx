@@ -5,6 +5,7 @@ import { changeItem, chosenWith } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice } from '../../ui/Choice';
 import { MovableField } from '../../ui/MovableField';
+import { PathPinnedTo } from '../PinnedTo';
 import { MODES } from './effectWords';
 
 const WHOLE = '';
@@ -40,6 +41,7 @@ export function MeetsSection({ item }: { item: Item }) {
             onChange={(inverted) => applyEdit({ op: 'clip', items: items(), inverted })}
           />
           <MovableField item={item.id} channel="softEdge" />
+          <PathPinnedTo path={paths.find((p) => p.id === clip.path)} />
         </>
       )}
       <MatteFields item={item} />

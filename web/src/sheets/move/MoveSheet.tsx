@@ -20,6 +20,7 @@ import { BlurFields } from './BlurFields';
 import { CueList } from './CueList';
 import { MotionFields } from './MotionFields';
 import { RecipeCards } from './RecipeCards';
+import { PinFold } from '../PinnedTo';
 import { RideFields } from './RideFields';
 import { ShownFields, shownWords } from './ShownFields';
 import { TrailFields } from './TrailFields';
@@ -68,6 +69,7 @@ export function MoveSheet() {
       >
         <RideFields id={id} />
       </Fold>
+      {item && <PinFold key={`${id} pin`} item={item} />}
       <Fold title="Shown" aside={shownWords(doc, id)}>
         <ShownFields id={id} />
       </Fold>

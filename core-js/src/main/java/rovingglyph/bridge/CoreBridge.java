@@ -524,6 +524,18 @@ public final class CoreBridge {
     return numbers(prepared.round(item, time));
   }
 
+  /** See {@link PinBridge#points}; nothing where none is seen. */
+  @JSExport
+  public static double[] pinPoints(String pin, double time) {
+    return PinBridge.points(prepared, pin, time);
+  }
+
+  /** See {@link PinBridge#pixel}. */
+  @JSExport
+  public static double[] footagePixel(String footage, double time, double x, double y) {
+    return PinBridge.pixel(prepared, footage, time, x, y);
+  }
+
   /** See {@link RideHandle#mark}; empty where no path carries the item. */
   @JSExport
   public static double[] rideMark(String item, double time) {

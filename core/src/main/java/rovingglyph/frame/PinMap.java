@@ -26,14 +26,12 @@ public final class PinMap {
   private final Pin pin;
   private final Footage footage;
   private final FootagePin followed;
-  private final PreparedPicture picture;
   private final GroupTransform round;
 
   private PinMap(Pin pin, Footage footage, GroupTransform round) {
     this.pin = pin;
     this.footage = footage;
     this.followed = footage.pin(pin.to());
-    this.picture = new PreparedPicture(footage, 0);
     this.round = round;
   }
 
@@ -124,9 +122,17 @@ public final class PinMap {
         : List.of(first, new Point(sums[2] / all, sums[3] / all));
   }
 
-  /** The map of pixels of the footage to those of the frame. */
   private Affine place(double time) {
+    return pixels(footage, round, time);
+  }
+
+  /**
+   * The map of pixels of footage to those of the frame.
+   *
+   * @param round what the groups round it do, and what moves it besides its own place
+   */
+  static Affine pixels(Footage footage, GroupTransform round, double time) {
     Affine pixels = new Affine(1.0 / footage.pixelWidth(), 0, 0, 1.0 / footage.pixelHeight(), 0, 0);
-    return round.map(time).times(picture.square(time)).times(pixels);
+    return round.map(time).times(new PreparedPicture(footage, 0).square(time)).times(pixels);
   }
 }

@@ -11,6 +11,7 @@ import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Effect;
+import rovingglyph.scene.Footage;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
@@ -117,6 +118,11 @@ public record PreparedScene(
       return !scene.item(c.source()).hidden();
     }
     return item instanceof Group || items.containsKey(item.id());
+  }
+
+  /** The map of the pixels of footage, upright, to those of the frame. */
+  public Affine footagePixels(Footage footage, double time) {
+    return PinMap.pixels(footage, groupTransform(footage.id()), time);
   }
 
   /** The area of a cut. */

@@ -26,6 +26,9 @@ public record FootagePin(
   /** The longest smoothing, seconds. */
   public static final double SMOOTHEST = 2;
 
+  /** Seconds: times nearer than this are of the same frame. */
+  private static final double SAME = 1e-4;
+
   /** What is marked. */
   public enum By {
     /** A spot: things follow its place. */
@@ -65,7 +68,12 @@ public record FootagePin(
    * @param sure how far what is there looks like what was marked, 0 to 100
    * @param points in pixels of the footage, upright, as many as are marked
    */
-  public record Frame(double time, double sure, How how, List<Point> points) {}
+  public record Frame(double time, double sure, How how, List<Point> points) {
+    /** Whether it is the frame of a time. */
+    public boolean isAt(double other) {
+      return Math.abs(time - other) < SAME;
+    }
+  }
 
   /** The same with other frames. */
   public FootagePin with(List<Frame> others) {
@@ -108,24 +116,24 @@ public record FootagePin(
     double first = Double.NEGATIVE_INFINITY;
     double last = Double.POSITIVE_INFINITY;
     for (Frame f : frames) {
-      if (f.how == How.SET && f.time < from) {
+      if (f.how == How.SET && f.time < from - SAME) {
         first = f.time;
       }
-      if (f.how == How.SET && f.time > from && f.time < last) {
+      if (f.how == How.SET && f.time > from + SAME && f.time < last) {
         last = f.time;
       }
     }
     List<Frame> out = new ArrayList<>();
-    boolean back = found.stream().anyMatch(f -> f.time < from);
-    boolean on = found.stream().anyMatch(f -> f.time > from);
+    boolean back = found.stream().anyMatch(f -> f.time < from - SAME);
+    boolean on = found.stream().anyMatch(f -> f.time > from + SAME);
     for (Frame f : frames) {
-      boolean stays = f.time <= first || f.time >= last || f.time == from;
+      boolean stays = f.time <= first || f.time >= last || f.isAt(from);
       if (stays || f.time < from && !back || f.time > from && !on) {
         out.add(f);
       }
     }
     for (Frame f : found) {
-      if (f.time > first && f.time < last && f.time != from) {
+      if (f.time > first + SAME && f.time < last - SAME && !f.isAt(from)) {
         out.add(f);
       }
     }
@@ -136,7 +144,7 @@ public record FootagePin(
   /** With a frame set by hand, which stands in the place of the one of the same time. */
   public FootagePin set(Frame frame) {
     List<Frame> out = new ArrayList<>(frames);
-    out.removeIf(f -> f.time == frame.time);
+    out.removeIf(f -> f.isAt(frame.time));
     out.add(frame);
     out.sort((a, b) -> Double.compare(a.time, b.time));
     return with(out);

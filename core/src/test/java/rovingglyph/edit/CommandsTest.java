@@ -139,7 +139,8 @@ class CommandsTest {
             Map.entry("path", PATHS),
             Map.entry("of", PATHS),
             Map.entry("on", PATHS),
-            Map.entry("to", PATHS),
+            Map.entry("to", List.of("open", "line", "arc", "wave", "followed", "followed")),
+            Map.entry("pin", List.of("followed", "followed", "nobody")),
             Map.entry("other", List.of("open", "line", "arc", "wave", "smooth")),
             Map.entry("cue", List.of("beat", "nobody")),
             Map.entry("effect", List.of("soft", "below", "shine", "cast", "cast", "later", "own")),
@@ -200,6 +201,10 @@ class CommandsTest {
           return Json.parse("[{\"id\":\"new\",\"d\":\"M0 0L9 9\"}]");
         case "parts":
           return Json.parse("[{\"d\":\"M0 0H9V9Z\",\"fill\":\"#336699\"}]");
+        case "moment":
+          return Json.value(0.5 + r.nextInt(20) / 25.0);
+        case "frames":
+          return Json.parse("[{\"time\":0.12,\"points\":[[1,2]]}]");
         case "effects":
           return Json.parse("[{\"id\":\"e\",\"kind\":\"blur\"}]");
         case "colour":

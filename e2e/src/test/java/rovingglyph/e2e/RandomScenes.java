@@ -69,27 +69,30 @@ final class RandomScenes {
     if (depth < DEEPEST && riding.nextInt(3) == 0) {
       items.add(inset());
     }
-    return """
+    String plain =
+        """
         {"format":"roving-glyph-scene","version":2,"name":"Chance %d","width":%d,"height":%d,"rate":"25",
          "length":4,"background":%s,"paths":[%s,%s,%s],"items":[%s]}"""
-        .formatted(
-            seed,
-            WIDTH,
-            HEIGHT,
-            random.nextInt(4) == 0 ? "null" : "\"" + colour() + "\"",
-            drawn(),
-            """
+            .formatted(
+                seed,
+                WIDTH,
+                HEIGHT,
+                random.nextInt(4) == 0 ? "null" : "\"" + colour() + "\"",
+                drawn(),
+                """
             {"id":"p1","kind":"circle","x":%s,"y":%s,"radius":%s}"""
-                .formatted(value(100, 380), value(80, 190), value(40, 110)),
-            """
+                    .formatted(value(100, 380), value(80, 190), value(40, 110)),
+                """
             {"id":"p2","kind":"star","x":%d,"y":%d,"radius":%s,"innerRadius":%d,"count":5,"turn":%s}"""
-                .formatted(
-                    100 + random.nextInt(280),
-                    80 + random.nextInt(110),
-                    value(60, 120),
-                    20 + random.nextInt(40),
-                    value(0, 180)),
-            String.join(",", items));
+                    .formatted(
+                        100 + random.nextInt(280),
+                        80 + random.nextInt(110),
+                        value(60, 120),
+                        20 + random.nextInt(40),
+                        value(0, 180)),
+                String.join(",", items));
+    Random pinning = new Random(seed + 11_000L);
+    return pinning.nextBoolean() ? new RandomPins(pinning).in(plain) : plain;
   }
 
   /** The document with footage in the place of its pictures, of chance in how it goes by. */

@@ -14,6 +14,9 @@ public final class Follower {
   /** So many seconds are bridged. */
   private static final double LONGEST_BRIDGE = 0.8;
 
+  /** So few frames are bridged by straight lines: nothing else is as near. */
+  private static final int SHORT = 2;
+
   /** What a frame brought. */
   public enum Outcome {
     /** The spots are seen in it. */
@@ -37,8 +40,8 @@ public final class Follower {
   /** The last in which it is known where they are. */
   private FootagePin.Frame last;
 
-  /** When they were seen last. */
-  private double seen;
+  /** The last in which they were seen. */
+  private FootagePin.Frame sure;
 
   /**
    * Begins with the frame in which the spots were marked.
@@ -47,8 +50,8 @@ public final class Follower {
    */
   Follower(GrayImage frame, double time, List<Point> marks) {
     marks.forEach(m -> spots.add(new SpotFollower(frame, m.x(), m.y())));
-    this.seen = time;
     this.last = new FootagePin.Frame(time, 100, FootagePin.How.SET, marks);
+    this.sure = last;
   }
 
   /** The number of a spot whose surroundings are all alike; -1 if there is none. */
@@ -68,20 +71,20 @@ public final class Follower {
    */
   Outcome next(GrayImage frame, double time, List<FootagePin.Frame> out) {
     List<Point> points = new ArrayList<>();
-    double sure = 1;
+    double least = 1;
     boolean found = true;
     boolean known = true;
     for (SpotFollower s : spots) {
       SpotFollower.Spot spot = s.next(frame);
       points.add(new Point(spot.x(), spot.y()));
-      sure = Math.min(sure, spot.sure());
+      least = Math.min(least, spot.sure());
       found &= spot.known() == SpotFollower.Known.SEEN;
       known &= spot.known() != SpotFollower.Known.NOT;
     }
-    if (!found && Math.abs(time - seen) > LONGEST_BRIDGE) {
+    if (!found && Math.abs(time - sure.time()) > LONGEST_BRIDGE) {
       return Outcome.LOST;
     }
-    double percent = Math.round(1000 * Math.min(Math.max(sure, 0), 1)) / 10.0;
+    double percent = Math.round(1000 * Math.min(Math.max(least, 0), 1)) / 10.0;
     FootagePin.How how = found ? FootagePin.How.FOUND : FootagePin.How.BRIDGED;
     FootagePin.Frame now = new FootagePin.Frame(time, percent, how, points);
     if (!known) {
@@ -96,9 +99,12 @@ public final class Follower {
       return Outcome.WAITING;
     }
     // Only now is it sure that what was bridged leads anywhere.
+    if (waiting.size() <= SHORT + 1) {
+      waiting.replaceAll(w -> w == now ? w : between(sure, w, now));
+    }
+    sure = now;
     out.addAll(waiting);
     waiting.clear();
-    seen = time;
     return Outcome.FOUND;
   }
 

@@ -37,6 +37,9 @@ final class Patch {
   /** Px from which on one is large. */
   private static final int LARGE = 64;
 
+  /** Less contrast than this is nothing to hold on to, in steps of gray. */
+  private static final double FLAT = 4;
+
   /** Fewer pixels tell nothing. */
   private static final int LEAST_PIXELS = 9;
 
@@ -137,9 +140,9 @@ final class Patch {
     return n == 0 ? 0 : Math.sqrt(Math.max(0, squares / n - sum / n * (sum / n)));
   }
 
-  /** How much there is to hold on to, in steps of gray. */
-  double contrast() {
-    return contrast;
+  /** Whether there is nothing to hold on to. */
+  boolean isFlat() {
+    return contrast < FLAT;
   }
 
   /**

@@ -8,9 +8,6 @@ final class SpotFollower {
   private static final int LEAST_REACH = 12;
   private static final int MOST_REACH = 48;
 
-  /** Less contrast than this is nothing to hold on to, in steps of gray. */
-  private static final double FLAT = 4;
-
   /** As sure as this, 0 to 1, a spot has to be to count as found. */
   private static final double LEAST_SURE = 0.6;
 
@@ -28,6 +25,9 @@ final class SpotFollower {
 
   /** By so much its surroundings may turn, grow or lean from one frame to the next. */
   private static final double BENT = 0.2;
+
+  /** By so much it may be lit differently from one frame to the next. */
+  private static final double LIT = 1.6;
 
   /** The share by which every frame tells how things grow and turn. */
   private static final double STEADY = 0.3;
@@ -103,7 +103,7 @@ final class SpotFollower {
 
   /** Whether its surroundings are all alike, so that it cannot be followed. */
   boolean isFlat() {
-    return patch.contrast() < FLAT;
+    return patch.isFlat();
   }
 
   /** Where it is in the next frame. */
@@ -172,7 +172,7 @@ final class SpotFollower {
     bright = to;
   }
 
-  /** A fit, if its surroundings have not changed more than they can have; else null. */
+  /** A fit, if the spot has not changed more than it can have; else null. */
   private Patch.Fit bent(Patch.Fit fit) {
     if (fit == null) {
       return null;
@@ -186,7 +186,8 @@ final class SpotFollower {
     double d = (w.d() * warp.a() - w.b() * warp.c()) / area - 1;
     double most = BENT * Math.min(1 + lost / 4.0, 2);
     double by = Math.max(Math.max(Math.abs(a), Math.abs(b)), Math.max(Math.abs(c), Math.abs(d)));
-    return by <= most ? fit : null;
+    double lit = fit.gain() / bright.gain();
+    return by <= most && lit < LIT && lit > 1 / LIT ? fit : null;
   }
 
   private static double distance(Patch.Fit a, Patch.Fit b) {

@@ -40,8 +40,9 @@ final class Surroundings {
     for (int i = 0; i < 9; i++) {
       double u = (i % 3 - 1) * away;
       double v = (i / 3 - 1) * away;
-      if (i != 4) {
-        pieces.add(new Piece(new Patch(frame, x + u, y + v, reach), u, v));
+      Patch patch = new Patch(frame, x + u, y + v, reach);
+      if (i != 4 && !patch.isFlat()) {
+        pieces.add(new Piece(patch, u, v));
       }
     }
   }

@@ -27,7 +27,7 @@ class FollowerTest {
     ZOOM {
       @Override
       double[] at(double k) {
-        double z = Math.pow(2.4, k / FRAMES);
+        double z = Math.pow(2, k / 28);
         return new double[] {z, 0, 960 - 500 * z, 0, z, 540 - 300 * z, 0, 0, 1};
       }
     },

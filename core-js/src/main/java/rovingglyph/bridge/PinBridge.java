@@ -1,0 +1,38 @@
+package rovingglyph.bridge;
+
+import java.util.List;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Point;
+import rovingglyph.scene.Footage;
+import rovingglyph.scene.FootagePin;
+
+/** What the interface wants to know of what is followed in footage. */
+final class PinBridge {
+  private PinBridge() {}
+
+  /** The marked points in the frame that is seen at a time, in pixels of the scene, by turns. */
+  static double[] points(PreparedScene scene, String pin, double time) {
+    Footage f = scene.scene().pinned(pin);
+    if (f == null || Double.isNaN(f.moment(time))) {
+      return new double[0];
+    }
+    FootagePin p = f.pin(pin);
+    List<Point> points = p.frames().get(p.frame(f.moment(time))).points();
+    Affine map = scene.footagePixels(f, time);
+    double[] out = new double[2 * points.size()];
+    for (int i = 0; i < points.size(); i++) {
+      Point at = map.apply(points.get(i));
+      out[2 * i] = at.x();
+      out[2 * i + 1] = at.y();
+    }
+    return out;
+  }
+
+  /** The pixel of footage at a point of the scene. */
+  static double[] pixel(PreparedScene scene, String footage, double time, double x, double y) {
+    Footage f = (Footage) scene.scene().item(footage);
+    Point p = scene.footagePixels(f, time).inverse().apply(new Point(x, y));
+    return new double[] {p.x(), p.y()};
+  }
+}

@@ -1,0 +1,169 @@
+import { create } from 'zustand';
+import { followFootage } from '../api/client';
+import * as core from '../core/core';
+import type { Footage, FootagePin, PinFrame, SceneDoc } from '../core/document';
+import { applyEdit, setTime, useEditor } from './editor';
+import { newId } from './itemActions';
+import { footageOf } from './items';
+import { notify } from './notices';
+
+type Ended = 'lost' | 'flat';
+
+interface Pins {
+  /** The pin whose marks are on the stage. */
+  open: string | null;
+  /** What is followed now; frames as they come. */
+  running: { pin: string; frames: PinFrame[]; of: number } | null;
+  /** Why following the open pin ended early, and at which moment it was sure last. */
+  ended: { pin: string; why: Ended; moment: number } | null;
+  /** The moment of the doubt that was gone to last. */
+  looked: number;
+}
+
+export const usePins = create<Pins>(() => ({
+  open: null,
+  running: null,
+  ended: null,
+  looked: -1,
+}));
+
+/** Less sure than this, in percent, is worth a look. */
+export const DOUBT = 75;
+
+let stop: AbortController | null = null;
+
+export function openPin(pin: string | null): void {
+  usePins.setState({ open: pin, ended: null, looked: -1 });
+}
+
+/** The frame of footage that is seen at the playhead: its own time; null where none is known. */
+export function frameSeen(footage: Footage): number | null {
+  const moment = core.momentOf(footage.id, useEditor.getState().time);
+  if (Number.isNaN(moment)) return null;
+  const time = core.frameTime(footage.image, core.frameOf(footage.image, moment));
+  return Number.isNaN(time) ? null : time;
+}
+
+/** When a frame of footage is seen for the first time, in seconds of the scene. */
+export function timeOf(footage: Footage, moment: number): number {
+  const begins = Math.max(footage.shownFrom ?? 0, 0);
+  return begins + Math.max(moment - (footage.in ?? 0), 0) / (footage.speed ?? 1);
+}
+
+export function goTo(footage: Footage, moment: number): void {
+  setTime(timeOf(footage, moment));
+}
+
+/** Marks something to follow, in the middle of the frame that is seen, to be dragged from there. */
+export function markPin(footage: Footage, by: FootagePin['by']): void {
+  const moment = frameSeen(footage);
+  if (moment === null) {
+    notify('Nothing of the footage is seen at the playhead, or its frames are not ready.', 'error');
+    return;
+  }
+  const [w, h] = [footage.pixelWidth, footage.pixelHeight];
+  const points: [number, number][] =
+    by === 'spot'
+      ? [[w / 2, h / 2]]
+      : [
+          [w * 0.4, h / 2],
+          [w * 0.6, h / 2],
+        ];
+  const id = newId();
+  if (applyEdit({ op: 'markPin', item: footage.id, id, by, moment, points }).length === 0)
+    openPin(id);
+}
+
+/** Puts a mark somewhere in the frame that is seen, in pixels of the footage. */
+export function setMark(footage: Footage, pin: FootagePin, mark: number, to: [number, number]) {
+  const moment = frameSeen(footage);
+  if (moment === null) return;
+  const points = frameAt(pin, moment).points.map((p, i) => (i === mark ? to : p));
+  applyEdit({ op: 'setPin', item: footage.id, pin: pin.id, moment, points }, `mark ${pin.id}`);
+}
+
+/** The frame of a moment, or the last one before it. */
+export function frameAt(pin: FootagePin, moment: number): PinFrame {
+  return pin.frames.findLast((f) => f.time <= moment + 1e-4) ?? pin.frames[0]!;
+}
+
+/** Follows again from the frame that is seen, if it was followed before and is set by hand. */
+export function followAgain(footage: string, pin: string): void {
+  const { doc } = useEditor.getState();
+  const f = footageOf(doc, footage);
+  const p = f?.pins?.find((o) => o.id === pin);
+  const moment = f && frameSeen(f);
+  if (p && moment != null && p.frames.length > 1 && frameAt(p, moment).how === 'set')
+    void follow(footage, pin);
+}
+
+export function stopFollowing(): void {
+  stop?.abort();
+}
+
+/**
+ * Follows a pin from the frame that is seen, on and back, as far as the footage is shown, or up to
+ * frames that are set by hand.
+ */
+export async function follow(footage: string, pin: string): Promise<void> {
+  stop?.abort();
+  const own = new AbortController();
+  stop = own;
+  usePins.setState({ ended: null });
+  try {
+    for (const way of [1, -1] as const) {
+      if (own.signal.aborted || !(await followOne(footage, pin, way, own))) break;
+    }
+  } finally {
+    if (stop === own) {
+      stop = null;
+      usePins.setState({ running: null });
+    }
+  }
+}
+
+const pinIn = (doc: SceneDoc | null, footage: string, pin: string) => {
+  const f = footageOf(doc, footage);
+  return [f, f?.pins?.find((p) => p.id === pin)] as const;
+};
+
+/** One way; false where it makes no sense to go on. */
+async function followOne(footage: string, pin: string, way: 1 | -1, own: AbortController) {
+  const [f, p] = pinIn(useEditor.getState().doc, footage, pin);
+  const moment = f && frameSeen(f);
+  if (!f || !p || moment == null) return false;
+  const until = limit(f, p, moment, way);
+  const frames: PinFrame[] = [];
+  const of = Math.round(Math.abs(until - moment) * f.rate);
+  const tell = () => usePins.setState({ running: { pin, frames: [...frames], of } });
+  if (of === 0) return true;
+  tell();
+  let why: 'done' | 'lost' | 'flat' | null = null;
+  try {
+    const { points } = frameAt(p, moment);
+    why = await followFootage(f.image, { moment, until, points }, own.signal, (frame) => {
+      frames.push(frame);
+      if (frames.length % 5 === 0) tell();
+    });
+  } catch (e) {
+    if (!own.signal.aborted) notify((e as Error).message, 'error');
+  }
+  const last = frames.at(-1);
+  frames.sort((a, b) => a.time - b.time);
+  // What came before it was stopped is kept.
+  const [still] = pinIn(useEditor.getState().doc, footage, pin);
+  if (frames.length > 0 && still?.image === f.image)
+    applyEdit({ op: 'followPin', item: footage, pin, moment, frames }, `follow ${pin}`);
+  if (why === 'lost' || why === 'flat')
+    usePins.setState({ ended: { pin, why, moment: last?.time ?? moment } });
+  return why === 'done' || why === 'lost';
+}
+
+/** As far as it is followed: to the end of what is shown, or to a frame that is set by hand. */
+function limit(f: Footage, p: FootagePin, moment: number, way: 1 | -1): number {
+  const end = way > 0 ? (f.out ?? f.length) - 0.5 / f.rate : (f.in ?? 0);
+  const set = p.frames
+    .filter((o) => o.how === 'set' && (o.time - moment) * way > 1e-4)
+    .map((o) => o.time);
+  return way > 0 ? Math.min(end, ...set) : Math.max(end, ...set);
+}

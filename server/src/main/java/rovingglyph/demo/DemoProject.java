@@ -35,7 +35,8 @@ class DemoProject implements SmartInitializingSingleton {
           "opening-stamp",
           "pennant-line",
           "night-market-sign",
-          "over-the-dune");
+          "over-the-dune",
+          "harbour-morning");
 
   /** Scenes that show others, which they name by their files here. */
   private static final List<String> SHOWING = List.of("pier-screens");
@@ -45,7 +46,13 @@ class DemoProject implements SmartInitializingSingleton {
 
   /** The same of its footage; scripts/demo-footage.sh makes the files. */
   private static final Map<String, String> FOOTAGE =
-      Map.of("pier-at-dusk.mp4", "Pier at dusk", "dunes-at-dusk.mp4", "Dunes at dusk");
+      Map.of(
+          "pier-at-dusk.mp4",
+          "Pier at dusk",
+          "dunes-at-dusk.mp4",
+          "Dunes at dusk",
+          "harbour-at-dawn.mp4",
+          "Harbour at dawn");
 
   private static final Logger LOG = LoggerFactory.getLogger(DemoProject.class);
   private static final long LOCK = 0x524F56494E47L;

@@ -40,6 +40,9 @@ final class Patch {
   /** Less contrast than this is nothing to hold on to, in steps of gray. */
   private static final double FLAT = 4;
 
+  /** Of the contrast: smaller differences than this are always of the same thing. */
+  private static final double PLAIN = 0.3;
+
   /** Fewer pixels tell nothing. */
   private static final int LEAST_PIXELS = 9;
 
@@ -54,8 +57,8 @@ final class Patch {
    *
    * @param gain by which its brightness is multiplied to be that of the frame
    * @param offset that is added then, in steps of gray
-   * @param sure 0 to 1: the correlation of what does not differ far more than the rest, less where
-   *     little is left
+   * @param sure 0 to 1: the correlation; of what may be covered that of what does not differ far
+   *     more than the rest, and less where little is left
    */
   record Fit(Warp warp, double gain, double offset, double sure) {
     /** As it was where it was marked. */
@@ -99,13 +102,23 @@ final class Patch {
   /** The standard deviation of its pixels, in steps of gray. */
   private final double contrast;
 
+  /** Whether some of it may be covered by something else. */
+  private final boolean covered;
+
+  /** The surroundings of a spot; they have to be seen whole. */
+  Patch(GrayImage frame, double x, double y, int reach) {
+    this(frame, x, y, reach, false);
+  }
+
   /**
    * The surroundings of a spot.
    *
    * @param reach to each side, px
+   * @param covered whether some of it may be covered by something else
    */
-  Patch(GrayImage frame, double x, double y, int reach) {
+  Patch(GrayImage frame, double x, double y, int reach, boolean covered) {
     this.reach = reach;
+    this.covered = covered;
     this.finest = reach > LARGE ? 1 : 0;
     for (int level = 0; level < GrayImage.LEVELS; level++) {
       int r = radius(level);
@@ -273,7 +286,9 @@ final class Patch {
     int r = radius(level);
     int step = 1 << level;
     float[] patch = values[level];
-    double most = HUBER * spread(residuals);
+    // Edges that lie beside each other are nothing else: much of a plain patch would be.
+    double same = covered ? 0 : PLAIN * contrast * f.gain;
+    double most = HUBER * Math.max(spread(residuals), same);
     double[][] normal = new double[UNKNOWNS][UNKNOWNS + 1];
     double[] row = new double[UNKNOWNS];
     int k = 0;
@@ -330,7 +345,10 @@ final class Patch {
   private double sure(GrayImage frame, Fit f, int level) {
     double[] residuals = new double[values[level].length];
     residuals(frame, f, level, residuals);
-    double most = 2.5 * Math.max(spread(residuals), 0.15 * contrast * f.gain);
+    double most =
+        covered
+            ? 2.5 * Math.max(spread(residuals), 0.15 * contrast * f.gain)
+            : Double.POSITIVE_INFINITY;
     int near = 0;
     int inside = 0;
     double differs = 0;

@@ -35,7 +35,7 @@ final class Surroundings {
   private final List<Piece> pieces = new ArrayList<>();
 
   Surroundings(GrayImage frame, double x, double y, int reach) {
-    this.all = new Patch(frame, x, y, WIDE * reach);
+    this.all = new Patch(frame, x, y, WIDE * reach, true);
     double away = AWAY * reach;
     for (int i = 0; i < 9; i++) {
       double u = (i % 3 - 1) * away;

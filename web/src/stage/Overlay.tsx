@@ -6,12 +6,14 @@ import {
   bitmappedOf,
   cutOf,
   fieldOf,
+  footageOf,
   isLocked,
   itemOf,
   letteringOf,
   placedOf,
 } from '../state/items';
 import { editPath } from '../state/paths';
+import { usePins } from '../state/pins';
 import { sceneCoordinates } from './coordinates';
 import { DrawingLayer } from './DrawingLayer';
 import { OtherPaths, PathLines, useLine } from './PathLines';
@@ -68,6 +70,9 @@ export function Overlay({ unit }: { unit: number }) {
   useEffect(() => snapThrough(groupTransform), [groupTransform]);
   // A path that holds to footage is edited where it stands by itself.
   const away = useEditor((s) => path?.pin !== undefined && Math.abs(path.pin.at - s.time) > 1e-6);
+  const pinOpen = usePins((s) => s.open);
+  const film = tab === 'dress' ? footageOf(doc, selected) : undefined;
+  const marks = !drawing && film && !film.locked && film.pins?.some((p) => p.id === pinOpen);
   const matrix = `matrix(${groupTransform.join(' ')})`;
   if (!doc || !paths) return null;
 
@@ -98,10 +103,10 @@ export function Overlay({ unit }: { unit: number }) {
   const free = known && !away && !path.locked && !path.hidden && !drawing && !pickStart;
   const seats = lettering && !isLocked(doc, lettering.id) && !drawing;
   const everywhere = fieldOf(doc, selected)?.area === 'frame';
-  const places = placed && !everywhere && !isLocked(doc, placed.id) && !drawing && tab !== 'path';
+  const places =
+    placed && !everywhere && !isLocked(doc, placed.id) && !drawing && !marks && tab !== 'path';
   const item = itemOf(doc, selected);
   const dressed = tab === 'dress' && item && !isLocked(doc, item.id) && !drawing ? item : null;
-  const film = dressed?.kind === 'footage' ? dressed : null;
   const rides = item?.ride && !isLocked(doc, item.id) && turned && tab !== 'words' ? item : null;
   const rail = rides && doc.paths.find((p) => p.id === rides.ride?.path);
   const outer = unit / Math.hypot(roundTransform[0] ?? 1, roundTransform[1] ?? 0);
@@ -187,7 +192,7 @@ export function Overlay({ unit }: { unit: number }) {
           {dressed && <EffectHandles item={dressed} unit={outer} toScene={toRound} />}
           {rides && !placed && <RideHandle id={rides.id} unit={outer} toRound={toRound} />}
         </g>
-        {film && <PinMarks footage={film} unit={unit} toFrame={toFrame} />}
+        {marks && <PinMarks footage={film} unit={unit} toFrame={toFrame} />}
         <SnapLines width={doc.width} height={doc.height} unit={unit} />
       </svg>
       <svg

@@ -1,5 +1,6 @@
 import type { Footage, FootagePin, PinFrame } from '../../core/document';
-import { DOUBT, goTo } from '../../state/pins';
+import { useEditor } from '../../state/editor';
+import { DOUBT, frameSeen, goTo } from '../../state/pins';
 import { shown } from '../../ui/arithmetic';
 
 /** Px on screen. */
@@ -29,6 +30,8 @@ function lookOf(f: PinFrame): Look {
 /** How sure every frame is: as high as it is sure; a bar across where it was set by hand. */
 export function PinStrip({ footage, pin, coming = [] }: Props) {
   const { length } = footage;
+  useEditor((s) => s.time);
+  const seen = frameSeen(footage);
   const wide = Math.max(WIDTH / (length * footage.rate), 0.7);
   const count = { sure: 0, doubt: 0, bridged: 0, set: 0 };
   const bars: Record<Look, string> = { sure: '', doubt: '', bridged: '', set: '' };
@@ -61,6 +64,15 @@ export function PinStrip({ footage, pin, coming = [] }: Props) {
       {(['bridged', 'sure', 'doubt', 'set'] as const).map((look) => (
         <path key={look} d={bars[look]} className={looks[look]} />
       ))}
+      {seen !== null && (
+        <rect
+          x={(seen / length) * WIDTH - 1}
+          width={2}
+          height={HEIGHT}
+          className="fill-vermilion stroke-sheet"
+          strokeWidth={0.5}
+        />
+      )}
     </svg>
   );
 }

@@ -86,7 +86,7 @@ function PinCard({ footage, pin }: { footage: Footage; pin: FootagePin }) {
           )}
           <PinStrip footage={footage} pin={pin} coming={running?.frames} />
           {running ? (
-            <div role="status" className="flex items-center gap-2 text-[12px]">
+            <div role="status" className="mb-2 flex items-center gap-2 text-[12px]">
               <span className="flex-1">
                 Following: {running.frames.length} of {running.of} frames
               </span>
@@ -95,7 +95,7 @@ function PinCard({ footage, pin }: { footage: Footage; pin: FootagePin }) {
               </button>
             </div>
           ) : (
-            <div className="flex gap-1.5">
+            <div className="mb-2 flex gap-1.5">
               <button
                 type="button"
                 className="btn flex-1"
@@ -131,7 +131,7 @@ function NextDoubt({ footage, pin }: { footage: Footage; pin: FootagePin }) {
   return (
     <button
       type="button"
-      className="btn flex-1"
+      className="btn"
       title="To the next frame in which it is bridged or not quite sure. Drag the mark there to correct it"
       onClick={() => {
         const at = usePins.getState().looked;
@@ -140,7 +140,7 @@ function NextDoubt({ footage, pin }: { footage: Footage; pin: FootagePin }) {
         goTo(footage, next.time);
       }}
     >
-      Next doubt ({doubts.length})
+      Doubts ({doubts.length})
     </button>
   );
 }

@@ -94,10 +94,12 @@ public final class Shots {
     footage(server, folder);
   }
 
-  /** The footage that the pennants run round. */
+  /** Footage with the marks of a sign that is followed in it. */
   private static void footage(TestServer server, Path folder) {
-    Workbench w = demo(server, "Pennant line", 5);
+    Workbench w = demo(server, "Harbour morning", 5);
     w.page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first().click();
+    w.page.getByLabel("Marks of Sign on the stage").click();
+    w.handle("pin-card").first().scrollIntoViewIfNeeded();
     w.page.waitForTimeout(1500);
     shoot(w.page, folder, "footage");
   }

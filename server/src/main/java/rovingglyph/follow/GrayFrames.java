@@ -11,8 +11,8 @@ import rovingglyph.render.FootageSource;
 
 /** Frames of footage in gray, one after another, forwards or backwards. */
 final class GrayFrames implements AutoCloseable {
-  /** The widest that frames are looked into, px; larger ones are made smaller. */
-  private static final int WIDEST = 1920;
+  /** The most pixels of a frame that is looked into; larger ones are made smaller. */
+  private static final double LARGEST = 1920 * 1080;
 
   /** Backwards so many are decoded at once. */
   private static final int AT_ONCE = 16;
@@ -23,12 +23,13 @@ final class GrayFrames implements AutoCloseable {
   private static final Timer WATCH = new Timer("frames in gray", true);
 
   private final FootageSource source;
+  private final double scale;
   private final int width;
   private final int height;
   private final boolean back;
 
   /** Decoded already, the next one last. */
-  private final List<GrayImage> ready = new ArrayList<>();
+  private final List<byte[]> ready = new ArrayList<>();
 
   private int next;
   private Process process;
@@ -41,15 +42,17 @@ final class GrayFrames implements AutoCloseable {
    */
   GrayFrames(FootageSource source, int first, boolean back) {
     this.source = source;
-    this.width = Math.min(source.width(), WIDEST);
-    this.height = (int) Math.max(1, Math.round(source.height() * scale()));
+    double pixels = (double) source.width() * source.height();
+    this.scale = Math.min(1, Math.sqrt(LARGEST / pixels));
+    this.width = (int) Math.max(1, Math.round(source.width() * scale));
+    this.height = (int) Math.max(1, Math.round(source.height() * scale));
     this.next = first;
     this.back = back;
   }
 
   /** Px of a frame for one of the footage. */
   double scale() {
-    return width / (double) source.width();
+    return scale;
   }
 
   /** The number of the frame that comes next. */
@@ -69,7 +72,7 @@ final class GrayFrames implements AutoCloseable {
         begin(next);
       }
       next++;
-      return decoded();
+      return new GrayImage(width, height, decoded());
     }
     if (ready.isEmpty()) {
       int from = Math.max(0, next - AT_ONCE + 1);
@@ -80,7 +83,7 @@ final class GrayFrames implements AutoCloseable {
       close();
     }
     next--;
-    return ready.remove(ready.size() - 1);
+    return new GrayImage(width, height, ready.remove(ready.size() - 1));
   }
 
   private void begin(int from) throws IOException {
@@ -91,7 +94,7 @@ final class GrayFrames implements AutoCloseable {
     frames = new BufferedInputStream(process.getInputStream(), 1 << 18);
   }
 
-  private GrayImage decoded() throws IOException {
+  private byte[] decoded() throws IOException {
     Process watched = process;
     TimerTask end =
         new TimerTask() {
@@ -106,7 +109,7 @@ final class GrayFrames implements AutoCloseable {
       if (gray.length < width * height) {
         throw new IOException("A frame of the footage could not be decoded. Follow again.");
       }
-      return new GrayImage(width, height, gray);
+      return gray;
     } finally {
       end.cancel();
     }

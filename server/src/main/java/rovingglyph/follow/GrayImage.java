@@ -68,11 +68,11 @@ final class GrayImage {
     double u = x * scale - 0.5;
     double v = y * scale - 0.5;
     int width = widths[level];
-    int left = (int) Math.floor(u);
-    int top = (int) Math.floor(v);
-    if (left < 0 || top < 0 || left + 1 >= width || top + 1 >= heights[level]) {
+    if (!(u >= 0 && v >= 0 && u < width - 1 && v < heights[level] - 1)) {
       return Float.NaN;
     }
+    int left = (int) u;
+    int top = (int) v;
     float a = (float) (u - left);
     float b = (float) (v - top);
     float[] p = pixels[level];

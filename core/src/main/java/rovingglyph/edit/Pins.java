@@ -36,7 +36,7 @@ final class Pins {
   private static final Field<Values, Double> SMOOTHING =
       argument("smoothing", Types.number(0, FootagePin.SMOOTHEST, "s")).optional();
   private static final Field<Values, String> TO =
-      argument("to", Types.orNull(Types.text(Types.LONGEST_ID)));
+      argument("to", Types.orNull(Types.text(Types.LONGEST_ID))).optional();
 
   static final List<Command> ALL =
       List.of(

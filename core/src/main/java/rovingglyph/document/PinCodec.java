@@ -19,7 +19,7 @@ import rovingglyph.schema.Values;
 public final class PinCodec {
   private static final Field<FootagePin.Frame, Double> TIME =
       field("time", Types.number(0, Footage.LONGEST, "s"), FootagePin.Frame::time)
-          .required(0.0)
+          .fallback(0.0)
           .about("the frame's own in the footage; ascending");
   private static final Field<FootagePin.Frame, Double> SURE =
       field("sure", Types.number(0, 100, "%"), FootagePin.Frame::sure)

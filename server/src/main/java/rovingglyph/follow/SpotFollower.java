@@ -162,7 +162,7 @@ final class SpotFollower {
 
   private void moved(Patch.Fit to) {
     double scale = Math.sqrt(to.warp().area() / warp.area());
-    double angle = to.warp().angle() - warp.angle();
+    double angle = Math.IEEEremainder(to.warp().angle() - warp.angle(), 2 * Math.PI);
     growth += STEADY * (Math.min(Math.max(scale, 1 - FASTEST), 1 + FASTEST) - growth);
     turn += STEADY * (Math.min(Math.max(angle, -FASTEST), FASTEST) - turn);
     lost = 0;

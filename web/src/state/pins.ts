@@ -102,17 +102,22 @@ export function stopFollowing(): void {
 }
 
 /**
- * Follows a pin from the frame that is seen, on and back, as far as the footage is shown, or up to
- * frames that are set by hand.
+ * Follows a pin from the frame that is seen, or the one nearest before it in which its place is
+ * known; on and back, as far as the footage is shown, or up to frames that are set by hand.
  */
 export async function follow(footage: string, pin: string): Promise<void> {
   stop?.abort();
   const own = new AbortController();
   stop = own;
   usePins.setState({ ended: null });
+  const [f, p] = pinIn(useEditor.getState().doc, footage, pin);
+  const seen = f && frameSeen(f);
   try {
+    if (!f || !p || seen == null) return;
+    // The playhead may go elsewhere meanwhile.
+    const from = frameAt(p, seen);
     for (const way of [1, -1] as const) {
-      if (own.signal.aborted || !(await followOne(footage, pin, way, own))) break;
+      if (own.signal.aborted || !(await followOne(f, p, from, way, own))) break;
     }
   } finally {
     if (stop === own) {
@@ -128,19 +133,21 @@ const pinIn = (doc: SceneDoc | null, footage: string, pin: string) => {
 };
 
 /** One way; false where it makes no sense to go on. */
-async function followOne(footage: string, pin: string, way: 1 | -1, own: AbortController) {
-  const [f, p] = pinIn(useEditor.getState().doc, footage, pin);
-  const moment = f && frameSeen(f);
-  if (!f || !p || moment == null) return false;
+async function followOne(
+  f: Footage,
+  p: FootagePin,
+  { time: moment, points }: PinFrame,
+  way: 1 | -1,
+  own: AbortController,
+) {
   const until = limit(f, p, moment, way);
   const frames: PinFrame[] = [];
   const of = Math.round(Math.abs(until - moment) * f.rate);
-  const tell = () => usePins.setState({ running: { pin, frames: [...frames], of } });
+  const tell = () => usePins.setState({ running: { pin: p.id, frames: [...frames], of } });
   if (of === 0) return true;
   tell();
   let why: 'done' | 'lost' | 'flat' | null = null;
   try {
-    const { points } = frameAt(p, moment);
     why = await followFootage(f.image, { moment, until, points }, own.signal, (frame) => {
       frames.push(frame);
       if (frames.length % 5 === 0) tell();
@@ -150,12 +157,12 @@ async function followOne(footage: string, pin: string, way: 1 | -1, own: AbortCo
   }
   const last = frames.at(-1);
   frames.sort((a, b) => a.time - b.time);
-  // What came before it was stopped is kept.
-  const [still] = pinIn(useEditor.getState().doc, footage, pin);
-  if (frames.length > 0 && still?.image === f.image)
-    applyEdit({ op: 'followPin', item: footage, pin, moment, frames }, `follow ${pin}`);
+  // What came before it was stopped is kept, if what it belongs to is still there.
+  const [still, there] = pinIn(useEditor.getState().doc, f.id, p.id);
+  if (frames.length > 0 && there && still?.image === f.image)
+    applyEdit({ op: 'followPin', item: f.id, pin: p.id, moment, frames }, `follow ${p.id}`);
   if (why === 'lost' || why === 'flat')
-    usePins.setState({ ended: { pin, why, moment: last?.time ?? moment } });
+    usePins.setState({ ended: { pin: p.id, why, moment: last?.time ?? moment } });
   return why === 'done' || why === 'lost';
 }
 

@@ -49,6 +49,21 @@ class AccessibilityTest {
 
   @ParameterizedTest
   @ValueSource(strings = {"day", "dusk"})
+  void whatIsFollowedInBothThemes(String theme) {
+    page.addInitScript("localStorage.setItem('roving-theme', '" + theme + "')");
+    Workbench w = Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Harbour morning"));
+    w.tab(5);
+    page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first().click();
+    page.getByLabel("Marks of Sign on the stage").click();
+    look("marks");
+    page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).nth(1).click();
+    w.tab(4);
+    look("pinned");
+    assertThat(found).isEmpty();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"day", "dusk"})
   void everyTabInBothThemes(String theme) {
     page.addInitScript("localStorage.setItem('roving-theme', '" + theme + "')");
     Workbench w = Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Opening stamp"));

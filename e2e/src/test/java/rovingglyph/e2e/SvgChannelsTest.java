@@ -34,7 +34,7 @@ class SvgChannelsTest {
   private static final double LENGTH = 2;
   private static final double SHARE = 0.0008;
   private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
-  private static final int PAIRS = Integer.getInteger("roving.svgPairs", 40);
+  private static final int PAIRS = Integer.getInteger("roving.svgPairs", 24);
 
   /** From and to of each value, in its unit. */
   private static Map<String, String[]> channels() {

@@ -13,7 +13,7 @@ import rovingglyph.scene.FootagePin;
 
 /** Spots on a wall that moves in known ways, followed through frames of 1920 x 1080. */
 class FollowerTest {
-  private static final int FRAMES = 24;
+  private static final int FRAMES = 16;
   private static final double RATE = 25;
 
   /** How the camera moves, with all that makes it hard. */
@@ -27,7 +27,7 @@ class FollowerTest {
     ZOOM {
       @Override
       double[] at(double k) {
-        double z = Math.pow(2, k / 28);
+        double z = Math.pow(2, k / 20);
         return new double[] {z, 0, 960 - 500 * z, 0, z, 540 - 300 * z, 0, 0, 1};
       }
     },
@@ -116,8 +116,8 @@ class FollowerTest {
   void bridgesWhatPassesInFront(Motion motion) {
     MovingWall wall = new MovingWall(motion.ordinal() + 90, motion::at);
     wall.grain = 4;
-    wall.passesAt = 10;
-    wall.passesFor = 4;
+    wall.passesAt = 7;
+    wall.passesFor = 2.5;
     List<FootagePin.Frame> found = new ArrayList<>();
     List<Double> off = errors(wall, 0, FRAMES, found);
     assertThat(found).hasSize(FRAMES);

@@ -132,22 +132,7 @@ public record Footage(
 
   /** The same with other things followed in it. */
   public Footage with(List<FootagePin> others) {
-    return new Footage(
-        properties,
-        image,
-        pixelWidth,
-        pixelHeight,
-        rate,
-        length,
-        in,
-        out,
-        speed,
-        atEnd,
-        sound,
-        List.copyOf(others),
-        centre,
-        values,
-        extras);
+    return copy(properties, List.copyOf(others), centre, values);
   }
 
   /**
@@ -180,15 +165,19 @@ public record Footage(
 
   @Override
   public Footage with(ItemProperties p, Map<Channel, AnimatedValue> newValues) {
-    return copy(p, centre, newValues);
+    return copy(p, pins, centre, newValues);
   }
 
   @Override
   public Footage about(Point newCentre) {
-    return copy(properties, newCentre, values);
+    return copy(properties, pins, newCentre, values);
   }
 
-  private Footage copy(ItemProperties p, Point newCentre, Map<Channel, AnimatedValue> newValues) {
+  private Footage copy(
+      ItemProperties p,
+      List<FootagePin> newPins,
+      Point newCentre,
+      Map<Channel, AnimatedValue> newValues) {
     return new Footage(
         p,
         image,
@@ -201,7 +190,7 @@ public record Footage(
         speed,
         atEnd,
         sound,
-        pins,
+        newPins,
         newCentre,
         newValues,
         extras);

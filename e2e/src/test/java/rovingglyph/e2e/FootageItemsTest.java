@@ -90,18 +90,6 @@ class FootageItemsTest {
     }
   }
 
-  private void scrub(int frame) {
-    page.getByLabel("Playhead", new Page.GetByLabelOptions().setExact(true))
-        .evaluate(
-            """
-            (range, frame) => {
-              const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
-              set.call(range, frame);
-              range.dispatchEvent(new Event('input', { bubbles: true }));
-            }""",
-            frame);
-  }
-
   private void waitForFrame(int wanted, String where) {
     int seen = -1;
     for (int i = 0; i < 60; i++) {
@@ -128,7 +116,7 @@ class FootageItemsTest {
     double rate = footage().getDouble("rate", 0);
     for (int i = 0; i < 50; i++) {
       int frame = random.nextInt(100);
-      scrub(frame);
+      w.scrub(frame);
       waitForFrame(shown(frame / 25.0, rate), "scene frame " + frame);
     }
   }
@@ -194,7 +182,7 @@ class FootageItemsTest {
     w.drag(page.getByLabel("In", new Page.GetByLabelOptions().setExact(true)).first(), 60, 0);
     double in = footage().getDouble("in", 0);
     assertThat(in).isBetween(0.5, 1.6);
-    scrub(0);
+    w.scrub(0);
     waitForFrame((int) Math.round(in * 25), "in");
     page.keyboard().press("Control+z");
     assertThat(footage().getDouble("in", 0)).isZero();
@@ -202,20 +190,20 @@ class FootageItemsTest {
     page.keyboard().press("Shift+ArrowLeft");
     page.keyboard().press("ArrowLeft");
     assertThat(footage().getDouble("out", 0)).isCloseTo(4 - 11 / 25.0, within(1e-9));
-    scrub(10);
+    w.scrub(10);
     w.button("In here").click();
     assertThat(footage().getDouble("in", 0)).isCloseTo(0.4, within(1e-9));
     w.type("Speed", "2");
     page.getByRole(AriaRole.RADIO).getByText("Again").click();
-    scrub(60);
+    w.scrub(60);
     // From frame 10 to 89 at twice the speed: after 39.5 frames it begins again.
     waitForFrame(10 + 120 % 79, "again");
     w.type("Begins at", "1");
-    scrub(30);
+    w.scrub(30);
     waitForFrame(20, "begun at 1 s");
     // Another item of the same footage is trimmed by what it shows itself.
     w.button("Add plain").click();
-    scrub(50);
+    w.scrub(50);
     w.button("In here").click();
     assertThat(footage().getDouble("in", 0)).isCloseTo(2, within(1e-9));
   }
@@ -224,7 +212,7 @@ class FootageItemsTest {
   void aCueIsSetWhereTheFootageStandsAndKeepsItsFrame() throws IOException {
     add(MadeFootage.make(folder, kind("plain.mp4"), FRAMES, true));
     cover();
-    scrub(40);
+    w.scrub(40);
     page.mouse().click(5, 400);
     page.keyboard().press(".");
     page.keyboard().press("q");

@@ -95,18 +95,6 @@ class PinItemsTest {
     page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option)).first().click();
   }
 
-  private void scrub(int frame) {
-    page.getByLabel("Playhead", new Page.GetByLabelOptions().setExact(true))
-        .evaluate(
-            """
-            (range, frame) => {
-              const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
-              set.call(range, frame);
-              range.dispatchEvent(new Event('input', { bubbles: true }));
-            }""",
-            frame);
-  }
-
   private void followed() {
     assertThat(page.getByText(Pattern.compile("Following: ")))
         .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(60_000));
@@ -127,7 +115,7 @@ class PinItemsTest {
 
   @Test
   void aSpotIsFollowedAndCorrectedAndWordsHoldToIt() {
-    scrub(0);
+    w.scrub(0);
     w.button("A spot").click();
     drag(0, PannedFootage.SPOT.x(), PannedFootage.SPOT.y());
     double[] at = mark(0, 0);
@@ -141,7 +129,7 @@ class PinItemsTest {
       assertThat(now[1] - at[1]).isCloseTo(PannedFootage.moved(i)[1], within(1.0));
     }
     // One frame is set by hand: it is followed again from there only.
-    scrub(149);
+    w.scrub(149);
     int last = PannedFootage.FRAMES - 1;
     drag(0, mark(last, 0)[0] + 25, mark(last, 0)[1]);
     page.waitForTimeout(300);
@@ -155,7 +143,7 @@ class PinItemsTest {
     assertThat(mark(last, 0)[0] - at[0]).isCloseTo(PannedFootage.moved(last)[0], within(1.0));
 
     // Words that hold to it go with it.
-    scrub(0);
+    w.scrub(0);
     w.addLettering("Tide tables");
     w.tab(4);
     page.getByText("Pinned to footage").click();

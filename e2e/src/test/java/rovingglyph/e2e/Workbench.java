@@ -114,6 +114,19 @@ final class Workbench {
     return page.getByTestId(testId);
   }
 
+  /** Brings the playhead to a frame. */
+  void scrub(int frame) {
+    page.getByLabel("Playhead", new Page.GetByLabelOptions().setExact(true))
+        .evaluate(
+            """
+            (range, frame) => {
+              const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+              set.call(range, frame);
+              range.dispatchEvent(new Event('input', { bubbles: true }));
+            }""",
+            frame);
+  }
+
   void waitKept() {
     assertThat(page.getByTestId("kept")).hasText("All changes kept");
     page.waitForTimeout(400);

@@ -108,22 +108,26 @@ export function startKeeping(): void {
     if (now.sceneId !== before.sceneId) return;
     void store();
     window.clearTimeout(visitTimer);
-    visitTimer = window.setTimeout(rememberVisit, VISIT_DELAY);
+    visitTimer = window.setTimeout(() => void rememberVisit(), VISIT_DELAY);
     tell();
     if (useKeeper.getState().state !== 'conflict') schedule(reachable ? DELAY : RETRY);
   });
   window.addEventListener('online', () => schedule(0));
   window.addEventListener('pagehide', () => {
     settle();
-    rememberVisit();
+    void rememberVisit();
   });
 }
 
-function rememberVisit(): void {
+async function rememberVisit(): Promise<void> {
   window.clearTimeout(visitTimer);
   const { sceneId, doc, past, future } = useEditor.getState();
-  if (sceneId && doc) void keepVisit(sceneId, doc, { past, future });
+  if (sceneId && doc) await keepVisit(sceneId, doc, { past, future });
 }
+
+/** A store that does not answer must hold nothing up for ever. */
+const inTime = (stored: Promise<void>): Promise<void> =>
+  Promise.race([stored, new Promise<void>((done) => setTimeout(done, STORE_WAIT))]);
 
 /** What is true now, in the words of the state. */
 function tell(): void {
@@ -166,14 +170,14 @@ function schedule(delay: number): void {
 
 async function flush(): Promise<void> {
   window.clearTimeout(timer);
-  rememberVisit();
+  void rememberVisit();
   await saving;
   await save();
 }
 
-/** Nothing is unconfirmed any longer. */
+/** Nothing is unconfirmed any longer; undo and redo are kept, too. */
 async function allKept(sceneId: string): Promise<void> {
-  await storing;
+  await Promise.all([storing, inTime(rememberVisit())]);
   if (useEditor.getState().doc !== confirmed) return;
   stored = null;
   await dropPending(sceneId);
@@ -196,9 +200,8 @@ async function send(): Promise<void> {
     return;
   }
   try {
-    // The key is on the disk before the save is out, so that it is known again after a crash; a
-    // store that does not answer must not hold the save up for ever.
-    await Promise.race([store(), new Promise((done) => setTimeout(done, STORE_WAIT))]);
+    // The key is on the disk before the save is out, so that it is known again after a crash.
+    await inTime(store());
     const { key } = next.doc === doc ? next : (next = { key: crypto.randomUUID(), doc });
     if (!unanswered.includes(key)) unanswered = [...unanswered, key];
     const { past, future } = useEditor.getState();

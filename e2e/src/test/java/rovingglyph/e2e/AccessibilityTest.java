@@ -28,7 +28,7 @@ class AccessibilityTest {
 
   @AfterEach
   void close() {
-    page.context().close();
+    Browser.close(page);
   }
 
   /** By WCAG 2.1 AA; what Headless UI puts round a panel to keep the focus in it is its own. */

@@ -28,7 +28,7 @@ class ActionsTest {
 
   @AfterEach
   void close() {
-    page.context().close();
+    Browser.close(page);
     assertThat(errors).isEmpty();
   }
 

@@ -1,13 +1,17 @@
 package rovingglyph.e2e;
 
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import rovingglyph.server.TestServer;
 
 /** Debian's headless Chromium, one for all tests of a run. */
 final class Browser {
@@ -19,6 +23,8 @@ final class Browser {
           // Else a picture that is decoded late may be missing in a screenshot.
           "--disable-checker-imaging",
           "--disable-quic",
+          // A page that is opened while another is finds the application's scripts compiled.
+          "--process-per-site",
           "--no-first-run",
           "--disable-background-networking",
           "--disable-component-update",
@@ -26,6 +32,9 @@ final class Browser {
 
   private static Playwright playwright;
   private static com.microsoft.playwright.Browser chromium;
+
+  /** Stays open, and with it the process that has the application's scripts compiled. */
+  private static Page keeper;
 
   private Browser() {}
 
@@ -76,7 +85,29 @@ final class Browser {
     return context(1280, 800, true).newPage();
   }
 
-  static Page page() {
-    return context(1280, 800).newPage();
+  /** A page of a browser that has kept nothing; {@link #close} ends it. */
+  static synchronized Page page() {
+    if (keeper == null) {
+      keeper = context(1280, 800).newPage();
+      keeper.navigate(TestServer.shared().address() + "/mark.svg");
+    }
+    return keeper.context().newPage();
+  }
+
+  /** Closes a page and those opened beside it; what they kept in the browser is forgotten. */
+  static void close(Page page) {
+    if (keeper == null || page.context() != keeper.context()) {
+      page.context().close();
+      return;
+    }
+    List<Page> open = new ArrayList<>(keeper.context().pages());
+    open.remove(keeper);
+    open.forEach(Page::close);
+    JsonObject kept = new JsonObject();
+    kept.addProperty("origin", TestServer.shared().address());
+    kept.addProperty("storageTypes", "all");
+    CDPSession devTools = keeper.context().newCDPSession(keeper);
+    devTools.send("Storage.clearDataForOrigin", kept);
+    devTools.detach();
   }
 }

@@ -129,7 +129,7 @@ class CanvasParityTest {
       Difference d = Difference.of(render(scene, 1, 1), stage);
       assertThat(d.mean).as("seed " + seed + ": " + d).isLessThan(0.5);
     }
-    page.context().close();
+    page.close();
     page = usual;
   }
 

@@ -31,7 +31,7 @@ class DressTest {
 
   @AfterEach
   void close() {
-    page.context().close();
+    Browser.close(page);
     assertThat(errors).isEmpty();
   }
 

@@ -50,7 +50,7 @@ class FootageItemsTest {
 
   @AfterEach
   void close() {
-    page.context().close();
+    Browser.close(page);
     assertThat(errors).isEmpty();
   }
 

@@ -38,7 +38,7 @@ class GroupsTest {
 
   @AfterEach
   void close() {
-    page.context().close();
+    Browser.close(page);
     assertThat(errors).isEmpty();
   }
 

@@ -51,7 +51,7 @@ class InsetsTest {
 
   @AfterEach
   void close() {
-    page.context().close();
+    Browser.close(page);
     assertThat(errors).isEmpty();
   }
 

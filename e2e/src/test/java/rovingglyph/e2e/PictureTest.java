@@ -184,7 +184,7 @@ class PictureTest {
     Difference d = Difference.of(Images.of(scene, 2), canvas);
     assertThat(d.mean).isLessThan(MEAN);
     assertThat(d.share).isLessThan(SHARE);
-    page.context().close();
+    Browser.close(page);
   }
 
   @Test

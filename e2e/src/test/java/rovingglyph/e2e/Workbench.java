@@ -127,10 +127,24 @@ final class Workbench {
             frame);
   }
 
+  /** Waits until all is kept that was done, the last of it in the frames to come at most. */
   void waitKept() {
-    assertThat(page.getByTestId("kept")).hasText("All changes kept");
-    page.waitForTimeout(400);
-    assertThat(page.getByTestId("kept")).hasText("All changes kept");
+    Object kept =
+        page.evaluate(
+            """
+            async () => {
+              const until = performance.now() + 30000;
+              let still = 0;
+              while (still < 4 && performance.now() < until) {
+                await new Promise(requestAnimationFrame);
+                const word = document.querySelector('[data-testid="kept"]');
+                still = word?.textContent === 'All changes kept' ? still + 1 : 0;
+              }
+              return still === 4;
+            }""");
+    if (!Boolean.TRUE.equals(kept)) {
+      throw new AssertionError("not everything is kept after 30 s");
+    }
   }
 
   /** The document that the server has, once everything is kept. */

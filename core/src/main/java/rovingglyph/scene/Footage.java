@@ -116,6 +116,35 @@ public record Footage(
   }
 
   /**
+   * When a frame of it is seen first, in seconds of the scene; of one that is cut off, when the one
+   * nearest to it is.
+   *
+   * @param moment when the frame begins in the footage, seconds
+   */
+  public double firstSeen(double moment) {
+    double within = moment < out ? Math.max(moment, in) : end();
+    return begins() + (within - in) / speed;
+  }
+
+  /** A moment within the last frame that is shown. */
+  private double end() {
+    return out - 0.5 / rate;
+  }
+
+  /**
+   * The moment up to which a pin is followed from another: a frame that was set by hand, or where
+   * what is shown ends.
+   *
+   * @param on whether onward or back
+   */
+  public double followedUntil(FootagePin pin, double moment, boolean on) {
+    double end = on ? end() : in;
+    return pin.nextSet(moment, on)
+        .map(set -> on ? Math.min(end, set) : Math.max(end, set))
+        .orElse(end);
+  }
+
+  /**
    * The number of the last frame whose time is not after a moment; the first one before all.
    *
    * @param times of the frames, ascending, seconds

@@ -1,7 +1,9 @@
 package rovingglyph.scene;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import rovingglyph.geometry.Point;
 
 /**
@@ -105,6 +107,11 @@ public record FootagePin(
     return low;
   }
 
+  /** The index of what is known of a frame of the footage: its own, or that of one before it. */
+  public int known(double time) {
+    return frame(time + SAME);
+  }
+
   /**
    * With found frames in the place of those it has, but for what lies on the other side of a frame
    * that was set by hand.
@@ -113,16 +120,8 @@ public record FootagePin(
    * @param found ascending, all before or all after that time, or on both sides of it
    */
   public FootagePin followed(double from, List<Frame> found) {
-    double first = Double.NEGATIVE_INFINITY;
-    double last = Double.POSITIVE_INFINITY;
-    for (Frame f : frames) {
-      if (f.how == How.SET && f.time < from - SAME) {
-        first = f.time;
-      }
-      if (f.how == How.SET && f.time > from + SAME && f.time < last) {
-        last = f.time;
-      }
-    }
+    double first = nextSet(from, false).orElse(Double.NEGATIVE_INFINITY);
+    double last = nextSet(from, true).orElse(Double.POSITIVE_INFINITY);
     List<Frame> out = new ArrayList<>();
     boolean back = found.stream().anyMatch(f -> f.time < from - SAME);
     boolean on = found.stream().anyMatch(f -> f.time > from + SAME);
@@ -139,6 +138,15 @@ public record FootagePin(
     }
     out.sort((a, b) -> Double.compare(a.time, b.time));
     return with(out);
+  }
+
+  /** The time of the frame nearest to a moment that was set by hand, after it or before it. */
+  Optional<Double> nextSet(double moment, boolean after) {
+    double way = after ? 1 : -1;
+    return frames.stream()
+        .filter(f -> f.how == How.SET && (f.time - moment) * way > SAME)
+        .map(Frame::time)
+        .min(Comparator.comparingDouble(time -> time * way));
   }
 
   /** With a frame set by hand, which stands in the place of the one of the same time. */

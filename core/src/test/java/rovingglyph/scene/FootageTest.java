@@ -242,4 +242,49 @@ class FootageTest {
     assertThat(p.gain(4)).isCloseTo(plain / 2, within(1e-9));
     assertThat(p.gain(5)).isZero();
   }
+
+  @Test
+  void everyFrameThatIsShownIsSeenWhereItIsSaidToBeSeenFirst() {
+    Random random = new Random(3);
+    for (int n = 0; n < 300; n++) {
+      double in = random.nextInt(20) / 30.0;
+      double out = in + (1 + random.nextInt(60)) / 30.0;
+      Footage f =
+          footage(
+              "\"pixelWidth\":64,\"pixelHeight\":36,\"rate\":30,\"length\":9,\"in\":%s,\"out\":%s,\"speed\":%s,\"shownFrom\":%s,\"atEnd\":\"%s\""
+                  .formatted(
+                      in,
+                      out,
+                      0.25 + random.nextInt(8) / 4.0,
+                      random.nextInt(9) / 7.0,
+                      List.of("end", "hold", "loop").get(n % 3)));
+      long first = Math.round(in * 30);
+      long last = Math.round(out * 30) - 1;
+      for (long frame = first; frame <= last; frame++) {
+        double seen = f.firstSeen(frame / 30.0);
+        assertThat(frame(f, seen)).isEqualTo(frame);
+        if (frame > first) {
+          assertThat(frame(f, seen - 0.5 / 30 / f.speed())).isEqualTo(frame - 1);
+        }
+      }
+      assertThat(frame(f, f.firstSeen(-1))).isEqualTo(first);
+      assertThat(frame(f, f.firstSeen(99))).isEqualTo(last);
+    }
+  }
+
+  @Test
+  void aPinIsFollowedUpToWhatWasSetByHandOrWhereWhatIsShownEnds() {
+    String frames =
+        "{\"time\":0.5,\"how\":\"set\",\"points\":[[9,9]]},{\"time\":1,\"points\":[[9,9]]},{\"time\":2,\"how\":\"set\",\"points\":[[9,9]]}";
+    Footage f =
+        footage(
+            "\"pixelWidth\":64,\"pixelHeight\":36,\"rate\":25,\"length\":9,\"in\":0.2,\"out\":6,\"pins\":[{\"id\":\"p\",\"frames\":["
+                + frames
+                + "]}]");
+    FootagePin pin = f.pin("p");
+    assertThat(f.followedUntil(pin, 1, true)).isEqualTo(2);
+    assertThat(f.followedUntil(pin, 1, false)).isEqualTo(0.5);
+    assertThat(f.followedUntil(pin, 2, true)).isEqualTo(5.98);
+    assertThat(f.followedUntil(pin, 0.5, false)).isEqualTo(0.2);
+  }
 }

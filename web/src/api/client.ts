@@ -73,6 +73,8 @@ export interface ExportStatus {
   secondsLeft: number | null;
   askedAt: string;
   message: string | null;
+  /** What it waits for besides its turn. */
+  waitsFor: string | null;
   size: number | null;
 }
 

@@ -108,7 +108,7 @@ function FileRow({ file, onRemove }: { file: ExportStatus; onRemove: () => void 
           </div>
           <p className="text-[12px] text-soft">
             {file.state === 'waiting'
-              ? 'Waiting for its turn'
+              ? (file.waitsFor ?? 'Waiting for its turn')
               : `Frame ${file.framesDone} of ${file.framesTotal}${left(file.secondsLeft)}`}
           </p>
         </>

@@ -40,7 +40,10 @@ class ExportController {
   /** Without {@code options} its other fields are read as these. */
   record NewExport(String format, Map<String, Double> options, Double at) {}
 
-  /** What a client sees; {@code secondsLeft} is null while nothing can be said. */
+  /**
+   * What a client sees; {@code secondsLeft} is null while nothing can be said, {@code waitsFor}
+   * where it waits for its turn only, or not at all.
+   */
   record Status(
       UUID id,
       UUID sceneId,
@@ -52,6 +55,7 @@ class ExportController {
       Double secondsLeft,
       Instant askedAt,
       String message,
+      String waitsFor,
       Long size) {}
 
   private final ExportStore exports;
@@ -160,6 +164,7 @@ class ExportController {
         left,
         e.askedAt(),
         e.message(),
+        e.waitsFor(),
         e.size());
   }
 

@@ -1,8 +1,9 @@
 package rovingglyph.exports;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.task.CompletionHandler;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.CustomTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import java.time.Duration;
 import java.time.Instant;
@@ -15,6 +16,7 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import rovingglyph.footage.KeptBitmaps;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.shaping.Shaper;
 
 /**
@@ -28,10 +30,15 @@ class ExportJobs implements DisposableBean {
   /** An export that ended its node so often is not begun again. */
   static final int MOST_TRIES = 3;
 
+  /**
+   * After which one is tried again whose footage is not ready; others have their turn meanwhile.
+   */
+  private static final Duration WAIT = Duration.ofSeconds(1);
+
   private final ExportStore exports;
   private final Shaper shaper;
   private final KeptBitmaps bitmaps;
-  private final OneTimeTask<Void> task;
+  private final CustomTask<Void> task;
   private final Scheduler scheduler;
 
   ExportJobs(ExportStore exports, Shaper shaper, KeptBitmaps bitmaps, DataSource dataSource) {
@@ -39,10 +46,14 @@ class ExportJobs implements DisposableBean {
     this.shaper = shaper;
     this.bitmaps = bitmaps;
     this.task =
-        Tasks.oneTime("export")
+        Tasks.custom("export", Void.class)
             // Only a stopping server or an absent database lets a run fail: it is begun again soon.
             .onFailure(new FailureHandler.OnFailureRetryLater<>(Duration.ofSeconds(2)))
-            .execute((instance, context) -> run(UUID.fromString(instance.getId())));
+            .execute(
+                (instance, context) ->
+                    run(UUID.fromString(instance.getId()))
+                        ? new CompletionHandler.OnCompleteRemove<>()
+                        : (done, tasks) -> tasks.reschedule(done, Instant.now().plus(WAIT)));
     this.scheduler =
         Scheduler.create(dataSource, task)
             .threads(1)
@@ -68,9 +79,10 @@ class ExportJobs implements DisposableBean {
     scheduler.scheduleIfNotExists(task.instance(id.toString()), Instant.now());
   }
 
-  private void run(UUID id) {
+  /** False if it has to be tried again. */
+  private boolean run(UUID id) {
     if (!exports.start(id)) {
-      return;
+      return true;
     }
     if (exports.tries(id) > MOST_TRIES) {
       exports.fail(
@@ -79,18 +91,22 @@ class ExportJobs implements DisposableBean {
               + MOST_TRIES
               + " times, and each time the server ended in the middle of it. Make the frame"
               + " smaller, or start the server with more memory (ROVING_MEMORY).");
-      return;
+      return true;
     }
     try {
       new ExportRun(exports, shaper, bitmaps, id).watch();
+    } catch (Bitmaps.NotReady e) {
+      exports.giveBack(id, e.getMessage());
+      return false;
     } catch (InterruptedException e) {
       // The server is stopping: the task stays, and is begun again by the next node.
-      exports.giveBack(id);
+      exports.giveBack(id, null);
       Thread.currentThread().interrupt();
       throw new IllegalStateException("The server is stopping", e);
     } catch (ExportRun.Failed e) {
       LOG.error("Export {} failed", id, e.getCause());
       exports.fail(id, e.getMessage());
     }
+    return true;
   }
 }

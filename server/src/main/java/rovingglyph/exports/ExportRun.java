@@ -57,8 +57,9 @@ final class ExportRun {
    * Does the work and watches over it.
    *
    * @throws InterruptedException if the server is stopping
+   * @throws Bitmaps.NotReady if it has to be begun again when something is ready
    */
-  void watch() throws Failed, InterruptedException {
+  void watch() throws Failed, InterruptedException, Bitmaps.NotReady {
     Thread worker = new Thread(this::work, "export " + id);
     worker.setDaemon(true);
     worker.start();
@@ -83,6 +84,9 @@ final class ExportRun {
       }
     } finally {
       end(worker);
+    }
+    if (failure instanceof Bitmaps.NotReady notReady) {
+      throw notReady;
     }
     if (failure != null && !(failure instanceof Progress.Cancelled)) {
       throw new Failed(reason(failure), failure);

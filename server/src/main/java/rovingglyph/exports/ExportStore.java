@@ -39,6 +39,7 @@ class ExportStore {
       Instant startedAt,
       Instant endedAt,
       String message,
+      String waitsFor,
       Long size,
       int twins) {}
 
@@ -46,7 +47,7 @@ class ExportStore {
       """
       select id, scene_id, scene_name, format, options, state,
         frames_done, frames_total, asked_at, started_at, ended_at, message,
-        size,
+        waits_for, size,
         (select count(*)::int from export o where o.scene_id = export.scene_id
           and o.format = export.format
           and date_trunc('second', o.asked_at) = date_trunc('second', export.asked_at)
@@ -109,7 +110,7 @@ class ExportStore {
     return jdbc.sql(
                 """
                 update export set state = 'RUNNING', started_at = now(), frames_done = 0,
-                  tries = tries + 1
+                  tries = tries + 1, waits_for = null
                 where id = ? and state in ('WAITING', 'RUNNING')""")
             .param(id)
             .update()
@@ -124,11 +125,17 @@ class ExportStore {
         .single();
   }
 
-  /** Gives a try back that was ended only because its server was stopped in good order. */
-  void giveBack(UUID id) {
+  /**
+   * Gives a try back that was ended only because something is not ready, or its server was stopped
+   * in good order.
+   *
+   * @param waitsFor the former in words, or null
+   */
+  void giveBack(UUID id, String waitsFor) {
     jdbc.sql(
-            "update export set state = 'WAITING', tries = tries - 1 where id = ? and state = 'RUNNING'")
-        .param(id)
+            "update export set state = 'WAITING', tries = tries - 1, waits_for = ?"
+                + " where id = ? and state = 'RUNNING'")
+        .params(waitsFor, id)
         .update();
   }
 

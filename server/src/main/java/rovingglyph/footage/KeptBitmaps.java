@@ -60,8 +60,7 @@ public class KeptBitmaps implements Bitmaps {
         return known;
       }
       if (footage.state(image) == FootageStore.State.PREPARING) {
-        throw new IOException(
-            "Footage of this scene is still being prepared. Export again in a moment.");
+        throw new NotReady("Its footage is still being prepared");
       }
       FootageSource source = footage.source(image);
       if (source != null) {

@@ -26,13 +26,21 @@ public interface Bitmaps {
     }
   }
 
+  /** Something that is there, but cannot be read yet; the message says what. */
+  final class NotReady extends IOException {
+    public NotReady(String message) {
+      super(message);
+    }
+  }
+
   /** The sizes of a picture, the largest first; empty for one that is not kept. */
   List<Level> levels(String image);
 
   /**
    * Footage by its id; null for what is not kept.
    *
-   * @throws IOException if it cannot be brought to the disk, or is not ready yet
+   * @throws NotReady while it is being prepared
+   * @throws IOException if it cannot be brought to the disk
    */
   default FootageSource footage(String image) throws IOException {
     return null;
@@ -46,6 +54,7 @@ public interface Bitmaps {
   /**
    * Sees that no picture, footage or scene which a scene shows is missing.
    *
+   * @throws NotReady if none is, but some is not ready yet
    * @throws IOException with the name of one that is
    */
   static void requireAll(Bitmaps bitmaps, Scene scene) throws IOException {

@@ -18,6 +18,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
@@ -172,21 +173,34 @@ class FootageTest {
     assertThat(saved.statusCode()).as(text(saved)).isEqualTo(200);
   }
 
-  private JsonObject exported(String format) throws InterruptedException {
-    String asked = "{\"format\":\"" + format + "\"}";
-    String id =
-        object(SERVER.send("POST", "/api/scenes/" + scene + "/exports", asked)).getString("id", "");
-    for (int i = 0; i < 600; i++) {
-      JsonObject now = object(SERVER.send("GET", "/api/exports/" + id, null));
-      if (List.of("done", "failed", "cancelled").contains(now.getString("state", ""))) {
-        return now;
-      }
-      Thread.sleep(100);
-    }
-    throw new AssertionError("The export did not end");
+  private String asked(String format) {
+    String what = "{\"format\":\"" + format + "\"}";
+    return object(SERVER.send("POST", "/api/scenes/" + scene + "/exports", what))
+        .getString("id", "");
   }
 
-  /** Runs a program and gives what it says. */
+  private static JsonObject export(String id) {
+    return object(SERVER.send("GET", "/api/exports/" + id, null));
+  }
+
+  /** The export once something holds of it. */
+  private static JsonObject until(String id, Predicate<JsonObject> holds)
+      throws InterruptedException {
+    for (int i = 0; i < 600; i++) {
+      JsonObject now = export(id);
+      if (holds.test(now)) {
+        return now;
+      }
+      assertThat(now.getString("state", "")).as(now.toString()).isNotEqualTo("failed");
+      Thread.sleep(100);
+    }
+    throw new AssertionError("not within a minute: " + export(id));
+  }
+
+  private JsonObject exported(String format) throws InterruptedException {
+    return until(asked(format), e -> e.getString("state", "").equals("done"));
+  }
+
   private static byte[] said(String... command) throws IOException {
     Process p = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.INHERIT).start();
     return p.getInputStream().readAllBytes();
@@ -338,6 +352,27 @@ class FootageTest {
     assertThat(MadeFootage.settled(SERVER, project, id).getString("state", "")).isEqualTo("ready");
     JsonObject frames = object(SERVER.send("GET", "/api/footage/" + id + "/frames", null));
     assertThat(frames.get("times").asArray()).hasSize(33);
+  }
+
+  @Test
+  void anExportWaitsForItsFootageAndLetsOthersPass() throws Exception {
+    Path file = MadeFootage.make(folder, MadeFootage.KINDS.get(0), 12, false);
+    JsonObject kept = MadeFootage.kept(SERVER, project, file);
+    kept = MadeFootage.settled(SERVER, project, kept.getString("id", ""));
+    save(document(kept, "25", 0.2, ""));
+    JdbcClient jdbc = SERVER.bean(JdbcClient.class);
+    String state = "update footage set state = ? where id = ?";
+    jdbc.sql(state).params("PREPARING", kept.getString("id", "")).update();
+    String waits = asked("png");
+    until(waits, e -> !e.get("waitsFor").isNull());
+    assertThat(export(waits).getString("waitsFor", "")).contains("still being prepared");
+    save(
+        "{\"format\":\"roving-glyph-scene\",\"version\":2,\"name\":\"Empty\",\"width\":64,\"height\":36,\"rate\":\"25\",\"length\":0.2}");
+    until(asked("png"), e -> e.getString("state", "").equals("done"));
+    assertThat(export(waits).getString("state", "")).isIn("waiting", "running");
+    jdbc.sql(state).params("READY", kept.getString("id", "")).update();
+    until(waits, e -> e.getString("state", "").equals("done"));
+    assertThat(export(waits).get("waitsFor").isNull()).isTrue();
   }
 
   @Test

@@ -39,10 +39,15 @@ declare module '*/generated/core.js' {
   export function groupTransform(item: string, time: number, turned: boolean): Float64Array;
   export function roundTransform(item: string, time: number): Float64Array;
   export function pinPoints(pin: string, time: number): Float64Array;
+  export function pinFrame(pin: string, time: number): number;
+  export function followedUntil(pin: string, moment: number, on: boolean): number;
+  export function firstSeen(item: string, moment: number): number;
   export function footagePixel(footage: string, time: number, x: number, y: number): Float64Array;
   export function rideMark(item: string, time: number): Float64Array;
   export function dragRide(item: string, time: number, x: number, y: number): Float64Array;
   export function gradientEnds(item: string, time: number): Float64Array;
+  export function lineGradientEnds(item: string, effect: string, time: number): Float64Array;
+  export function shareOfFrame(x: number, y: number): Float64Array;
   export function dragGradient(item: string, time: number, x: number, y: number): Float64Array;
   export function pictureSquare(item: string, time: number): Float64Array;
   export function traceIn(width: number, height: number, rgb: Float64Array): void;

@@ -5,6 +5,7 @@ import { useOpenEffect } from '../state/openEffect';
 import { setValue } from '../state/values';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
+import { GradientEnds, putEnd } from './GradientHandles';
 import { Grippable } from './Grippable';
 
 interface Props {
@@ -15,12 +16,15 @@ interface Props {
 
 type Grip = 'ground' | 'line' | 'throw';
 
-/** Of the effect that is open in the sheet: how far its shadow falls, or the ground it is cast on. */
+/** Of the effect that is open in the sheet: where its gradient goes, how far its shadow falls, or the ground it is cast on. */
 export function EffectHandles({ item, unit, toScene }: Props) {
   const open = useOpenEffect((s) => s.effect);
   const effect = item.effects?.find((e) => e.id === open && e.off !== true);
   if (effect?.kind === 'drop-shadow') {
     return <DropHandle item={item.id} effect={effect} unit={unit} toScene={toScene} />;
+  }
+  if (effect?.kind === 'outline') {
+    return <LineHandles item={item.id} effect={effect} unit={unit} toScene={toScene} />;
   }
   if (effect?.kind === 'cast-shadow') {
     return <CastHandles item={item.id} effect={effect} unit={unit} toScene={toScene} />;
@@ -31,6 +35,25 @@ export function EffectHandles({ item, unit, toScene }: Props) {
 interface OfEffect extends Omit<Props, 'item'> {
   item: string;
   effect: Effect;
+}
+
+/** The ends of the gradient of an outline, where it has one. */
+function LineHandles({ item, effect, unit, toScene }: OfEffect) {
+  const time = useEditor((s) => s.time);
+  useEditor((s) => s.shown);
+  return (
+    <GradientEnds
+      ends={core.lineGradientEnds(item, effect.id, time)}
+      straight
+      unit={unit}
+      toRound={toScene}
+      testId="line-gradient"
+      onPut={(name, x, y, whole) => {
+        const [across, down] = core.shareOfFrame(x, y);
+        putEnd(item, `effect-${effect.id}-${name}`, [across!, down], whole);
+      }}
+    />
+  );
 }
 
 /** The lower right corner of the item's box, and the same of its shadow, which is dragged. */

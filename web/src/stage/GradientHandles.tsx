@@ -22,17 +22,49 @@ export function GradientHandles({ id, unit, toRound }: Props) {
   const time = useEditor((s) => s.time);
   useEditor((s) => s.shown);
   const across = useEditor((s) => letteringOf(s.doc, id)?.across);
-  const ends = core.gradientEnds(id, time);
+  return (
+    <GradientEnds
+      ends={core.gradientEnds(id, time)}
+      straight={across !== 'run' && across !== 'path'}
+      unit={unit}
+      toRound={toRound}
+      testId="gradient"
+      onPut={(name, x, y, whole) => {
+        const [across, down] = core.dragGradient(id, time, x, y);
+        putEnd(id, name, [across!, down], whole);
+      }}
+    />
+  );
+}
+
+/** Sets the values of an end, in percent to a tenth; along a path there is one. */
+export function putEnd(
+  item: string,
+  name: string,
+  [across, down]: [number, number | undefined],
+  whole: boolean,
+): void {
+  const tenth = (v: number) => Math.round(v * 10) / 10;
+  setValue(item, `${name}X`, tenth(across), whole, `gradient.${name}`);
+  if (down !== undefined) setValue(item, `${name}Y`, tenth(down), whole, `gradient.${name}`);
+}
+
+interface EndsProps {
+  /** x and y of either, in the pixels round the item; nothing where there are none. */
+  ends: ArrayLike<number>;
+  straight: boolean;
+  unit: number;
+  toRound: ToScene;
+  testId: string;
+  onPut: (name: 'from' | 'to', x: number, y: number, whole: boolean) => void;
+}
+
+/** Both ends of a gradient, to be dragged. */
+export function GradientEnds({ ends, straight, unit, toRound, testId, onPut }: EndsProps) {
   if (ends.length === 0) return null;
-  const put = (name: string, x: number, y: number, whole: boolean) => {
-    const [across, down] = core.dragGradient(id, time, x, y);
-    const tenth = (v: number) => Math.round(v * 10) / 10;
-    setValue(id, `${name}X`, tenth(across!), whole, `gradient.${name}`);
-    if (down !== undefined) setValue(id, `${name}Y`, tenth(down), whole, `gradient.${name}`);
-  };
   return (
     <g>
-      {across !== 'run' && across !== 'path' && (
+      {straight && (
         <path
           d={`M${ends[0]} ${ends[1]}L${ends[2]} ${ends[3]}`}
           className="pointer-events-none stroke-vermilion"
@@ -49,14 +81,14 @@ export function GradientHandles({ id, unit, toRound }: Props) {
             y={y}
             unit={unit}
             label={`${label}: drag it, or press arrow keys`}
-            testId={`gradient-${name}`}
+            testId={`${testId}-${name}`}
             onDown={(e) => {
               const [px, py] = toRound(e);
               drag(e, toRound, (nx, ny, event) =>
-                put(name, x + nx - px, y + ny - py, event.altKey),
+                onPut(name, x + nx - px, y + ny - py, event.altKey),
               );
             }}
-            onStep={(sx, sy) => put(name, x + sx, y + sy, false)}
+            onStep={(sx, sy) => onPut(name, x + sx, y + sy, false)}
           />
         );
       })}

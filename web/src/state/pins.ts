@@ -44,14 +44,9 @@ export function frameSeen(footage: Footage): number | null {
   return Number.isNaN(time) ? null : time;
 }
 
-/** When a frame of footage is seen for the first time, in seconds of the scene. */
-export function timeOf(footage: Footage, moment: number): number {
-  const begins = Math.max(footage.shownFrom ?? 0, 0);
-  return begins + Math.max(moment - (footage.in ?? 0), 0) / (footage.speed ?? 1);
-}
-
+/** Brings the playhead to where a frame of footage is seen first. */
 export function goTo(footage: Footage, moment: number): void {
-  setTime(timeOf(footage, moment));
+  setTime(core.firstSeen(footage.id, moment));
 }
 
 /** Marks something to follow, in the middle of the frame that is seen, to be dragged from there. */
@@ -83,9 +78,8 @@ export function setMark(footage: Footage, pin: FootagePin, mark: number, to: [nu
 }
 
 /** The frame of a moment, or the last one before it. */
-export function frameAt(pin: FootagePin, moment: number): PinFrame {
-  return pin.frames.findLast((f) => f.time <= moment + 1e-4) ?? pin.frames[0]!;
-}
+export const frameAt = (pin: FootagePin, moment: number): PinFrame =>
+  pin.frames[core.pinFrame(pin.id, moment)] ?? pin.frames[0]!;
 
 /** Follows again from the frame that is seen, if it was followed before and is set by hand. */
 export function followAgain(footage: string, pin: string): void {
@@ -140,7 +134,7 @@ async function followOne(
   way: 1 | -1,
   own: AbortController,
 ) {
-  const until = limit(f, p, moment, way);
+  const until = core.followedUntil(p.id, moment, way > 0);
   const frames: PinFrame[] = [];
   const of = Math.round(Math.abs(until - moment) * f.rate);
   const tell = () => usePins.setState({ running: { pin: p.id, frames: [...frames], of } });
@@ -164,13 +158,4 @@ async function followOne(
   if (why === 'lost' || why === 'flat')
     usePins.setState({ ended: { pin: p.id, why, moment: last?.time ?? moment } });
   return why === 'done' || why === 'lost';
-}
-
-/** As far as it is followed: to the end of what is shown, or to a frame that is set by hand. */
-function limit(f: Footage, p: FootagePin, moment: number, way: 1 | -1): number {
-  const end = way > 0 ? (f.out ?? f.length) - 0.5 / f.rate : (f.in ?? 0);
-  const set = p.frames
-    .filter((o) => o.how === 'set' && (o.time - moment) * way > 1e-4)
-    .map((o) => o.time);
-  return way > 0 ? Math.min(end, ...set) : Math.max(end, ...set);
 }

@@ -39,6 +39,14 @@ const OPTIONS: Record<string, Option> = {
       { value: 'inside', label: 'Inner' },
     ],
   },
+  'outline filling': {
+    label: 'Colours',
+    choices: [
+      { value: 'plain', label: 'One' },
+      { value: 'linear', label: 'Linear' },
+      { value: 'radial', label: 'Radial' },
+    ],
+  },
   'outline join': {
     label: 'Corners',
     choices: [

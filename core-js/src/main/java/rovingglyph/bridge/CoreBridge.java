@@ -530,6 +530,24 @@ public final class CoreBridge {
     return PinBridge.points(prepared, pin, time);
   }
 
+  /** See {@link PinBridge#known}. */
+  @JSExport
+  public static int pinFrame(String pin, double time) {
+    return PinBridge.known(prepared.scene(), pin, time);
+  }
+
+  /** See {@link PinBridge#until}. */
+  @JSExport
+  public static double followedUntil(String pin, double moment, boolean on) {
+    return PinBridge.until(prepared.scene(), pin, moment, on);
+  }
+
+  /** See {@link FootageBridge#firstSeen}. */
+  @JSExport
+  public static double firstSeen(String item, double moment) {
+    return FootageBridge.firstSeen(prepared.scene(), item, moment);
+  }
+
   /** See {@link PinBridge#pixel}. */
   @JSExport
   public static double[] footagePixel(String footage, double time, double x, double y) {
@@ -657,6 +675,22 @@ public final class CoreBridge {
     return e == null || e.kind() != Effect.Kind.CAST_SHADOW
         ? new double[0]
         : Appearance.cast(i, e, time).marks();
+  }
+
+  /** The ends of the gradient of an outline, as {@link #gradientEnds}. */
+  @JSExport
+  public static double[] lineGradientEnds(String item, String effect, double time) {
+    Item i = prepared.scene().item(item);
+    Effect e = i.properties().effect(effect);
+    return e == null || !e.isGradedLine()
+        ? new double[0]
+        : GradientHandles.ofLine(i, e, time, prepared.area());
+  }
+
+  /** A point in percent of the width and the height of the frame. */
+  @JSExport
+  public static double[] shareOfFrame(double x, double y) {
+    return GradientHandles.shares(prepared.area(), new Point(x, y));
   }
 
   /** A small picture of a path of the scene. */

@@ -8,6 +8,7 @@ import java.util.Map;
 import rovingglyph.frame.FootageMoments;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.scene.Footage;
+import rovingglyph.scene.Scene;
 import rovingglyph.scene.Soundtrack;
 
 /** What the interface wants to know of footage. */
@@ -38,6 +39,11 @@ final class FootageBridge {
   static double moment(PreparedScene scene, String item, double time) {
     boolean there = scene.scene().item(item) instanceof Footage f && f.properties().shownAt(time);
     return there ? ((Footage) scene.scene().item(item)).moment(time) : Double.NaN;
+  }
+
+  /** See {@link Footage#firstSeen}; the start of the scene where the item is no footage. */
+  static double firstSeen(Scene scene, String item, double moment) {
+    return scene.item(item) instanceof Footage f ? f.firstSeen(moment) : 0;
   }
 
   /** Index and moment of all footage that is shown at a time, by turns. */

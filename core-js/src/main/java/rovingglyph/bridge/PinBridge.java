@@ -6,6 +6,7 @@ import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Footage;
 import rovingglyph.scene.FootagePin;
+import rovingglyph.scene.Scene;
 
 /** What the interface wants to know of what is followed in footage. */
 final class PinBridge {
@@ -27,6 +28,18 @@ final class PinBridge {
       out[2 * i + 1] = at.y();
     }
     return out;
+  }
+
+  /** See {@link FootagePin#known}; the first of a pin that there is not. */
+  static int known(Scene scene, String pin, double time) {
+    Footage f = scene.pinned(pin);
+    return f == null ? 0 : f.pin(pin).known(time);
+  }
+
+  /** See {@link Footage#followedUntil}; no farther for a pin that there is not. */
+  static double until(Scene scene, String pin, double moment, boolean on) {
+    Footage f = scene.pinned(pin);
+    return f == null ? moment : f.followedUntil(f.pin(pin), moment, on);
   }
 
   /** The pixel of footage at a point of the scene. */

@@ -20,6 +20,7 @@ import rovingglyph.proof.Proof;
 import rovingglyph.scene.Animatable;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Effect;
 import rovingglyph.scene.FreehandPath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Keyframe;
@@ -101,7 +102,7 @@ final class Summary {
             });
     JsonArray appearance = new JsonArray();
     if (item instanceof Item i) {
-      i.appearance().forEach(c -> appearance.add(c.field()));
+      i.appearance(Effect::uses).forEach(c -> appearance.add(c.field()));
     }
     JsonObject out =
         new JsonObject()

@@ -210,7 +210,12 @@ public final class Appearance {
 
   /** The colour of an effect at a time, 0xRRGGBB. */
   public static int colour(Item item, Effect e, double time) {
-    AnimatedValue colour = item.movable(Channel.effect(e.id(), Effect.COLOUR));
+    return colour(item, e, Effect.COLOUR, time);
+  }
+
+  /** The same of any of its colours. */
+  public static int colour(Item item, Effect e, Effect.Parameter p, double time) {
+    AnimatedValue colour = item.movable(Channel.effect(e.id(), p));
     return Timeline.colour(colour, time, Typesetting.PLAIN.mix());
   }
 

@@ -5,11 +5,16 @@ import java.util.Collections;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Effect;
+import rovingglyph.scene.Gradient;
 import rovingglyph.scene.Item;
+import rovingglyph.scene.UnknownFields;
 
 /**
  * The outlines of an item at a time, lines along the edges of its shapes. Those outside lie beneath
@@ -33,6 +38,7 @@ public final class Outlines {
    * What draws one outline.
    *
    * @param width px
+   * @param filling what it is painted with, opaque, in the pixels round the item
    * @param opacity 0 to 1
    * @param drawn which number tells how much of the line is there
    * @param share how much is there where not every letter has its own, 0 to 1
@@ -43,7 +49,7 @@ public final class Outlines {
       Effect.LineSide side,
       Effect.LineJoin join,
       double width,
-      int rgb,
+      FramePaint filling,
       double opacity,
       Channel drawn,
       double share,
@@ -52,6 +58,10 @@ public final class Outlines {
 
     double share(ItemShape s) {
       return s.own() == null ? share : s.own().applyAsDouble(drawn) / 100;
+    }
+
+    boolean isGraded() {
+      return filling.kind() != FramePaint.Kind.PLAIN;
     }
 
     LineStyle line(double unit) {
@@ -71,7 +81,10 @@ public final class Outlines {
         .toList();
   }
 
-  static Outlines of(Item item, double time) {
+  /**
+   * @param frame that gradients go across
+   */
+  static Outlines of(Item item, double time, Rect frame) {
     List<Pen> pens = new ArrayList<>();
     for (Effect e : effects(item)) {
       Channel drawn = Channel.effect(e.id(), Effect.DRAWN);
@@ -80,7 +93,7 @@ public final class Outlines {
               e.choice(Effect.LINE_SIDE),
               e.choice(Effect.LINE_JOIN),
               Appearance.value(item, e, Effect.LINE_WIDTH, time),
-              Appearance.colour(item, e, time),
+              filling(item, e, time, frame),
               Appearance.value(item, e, Effect.OPACITY, time) / 100,
               drawn,
               drawn.clamp(Timeline.value(item.movable(drawn), time)) / 100,
@@ -91,6 +104,39 @@ public final class Outlines {
       }
     }
     return pens.isEmpty() ? NONE : new Outlines(pens);
+  }
+
+  private static FramePaint filling(Item item, Effect e, double time, Rect frame) {
+    int near = Appearance.colour(item, e, time);
+    if (!e.isGradedLine()) {
+      return FramePaint.plain(near, 1);
+    }
+    int far = Appearance.colour(item, e, Effect.FAR_COLOUR, time);
+    List<Point> ends = ends(item, e, time, frame);
+    return FramePaint.graded(
+        e.choice(Effect.LINE_FILLING) == Gradient.Kind.LINEAR,
+        List.of(stop(0, near), stop(100, far)),
+        ends.get(0),
+        ends.get(1),
+        Affine.IDENTITY,
+        1);
+  }
+
+  private static Gradient.Stop stop(double offset, int colour) {
+    return new Gradient.Stop(offset, colour, 100, UnknownFields.NONE);
+  }
+
+  /** Where the gradient of an outline begins and ends, in the pixels round the item. */
+  public static List<Point> ends(Item item, Effect e, double time, Rect frame) {
+    double width = frame.width() / 100;
+    double height = frame.height() / 100;
+    return List.of(
+        new Point(
+            Appearance.value(item, e, Effect.FROM_X, time) * width,
+            Appearance.value(item, e, Effect.FROM_Y, time) * height),
+        new Point(
+            Appearance.value(item, e, Effect.TO_X, time) * width,
+            Appearance.value(item, e, Effect.TO_Y, time) * height));
   }
 
   boolean isEmpty() {
@@ -122,11 +168,15 @@ public final class Outlines {
       Frame frame, List<Pen> pens, Supplier<List<ItemShape>> shapes, boolean cutOut) {
     List<ItemShape> all = pens.isEmpty() ? List.of() : shapes.get();
     for (Pen pen : pens) {
-      boolean layer = cutOut || pen.opacity < 1;
+      boolean layer = cutOut || pen.opacity < 1 || pen.isGraded();
       if (layer) {
         frame.push(pen.opacity, BlendMode.NORMAL, LayerEffects.NONE);
       }
-      faded(frame, all, s -> draw(frame, pen, s));
+      if (pen.isGraded()) {
+        graded(frame, pen, all, cutOut);
+      } else {
+        faded(frame, all, s -> draw(frame, pen, s));
+      }
       if (cutOut) {
         frame.matte(true);
         faded(frame, all, s -> area(frame, s));
@@ -134,6 +184,33 @@ public final class Outlines {
       if (layer) {
         frame.pop();
       }
+    }
+  }
+
+  /**
+   * A gradient where the line of it would be: the units of a line may be others than those round
+   * the item.
+   */
+  private static void graded(Frame frame, Pen pen, List<ItemShape> all, boolean inLayer) {
+    if (inLayer) {
+      frame.push(1, BlendMode.NORMAL, LayerEffects.NONE);
+    }
+    Rect box = Rect.EMPTY;
+    for (ItemShape s : all) {
+      double reach = pen.line(s.unit()).reach();
+      for (Piece p : s.pieces()) {
+        Affine m = p.map();
+        double most = Math.hypot(Math.hypot(m.a(), m.b()), Math.hypot(m.c(), m.d()));
+        box = box.union(p.bounds().grown(reach * most));
+      }
+    }
+    if (!box.isEmpty()) {
+      new PlacedRect(box, Affine.IDENTITY).fill(frame, pen.filling);
+    }
+    frame.matte(false);
+    faded(frame, all, s -> draw(frame, pen, s));
+    if (inLayer) {
+      frame.pop();
     }
   }
 
@@ -170,7 +247,7 @@ public final class Outlines {
         frame.clip();
         frame.area(p);
       }
-      frame.stroke(pen.rgb, pen.line(s.unit()), p, Math.min(share, 1));
+      frame.stroke(pen.filling.rgb(), pen.line(s.unit()), p, Math.min(share, 1));
       if (within) {
         frame.unclip();
       }

@@ -5,6 +5,7 @@ import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Line;
+import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.Segment;
 import rovingglyph.geometry.SubPath;
 
@@ -22,6 +23,17 @@ record Piece(int index, List<SubPath> subPaths, Affine map) {
 
   Piece mapped(Affine outer) {
     return new Piece(index, subPaths, outer.times(map));
+  }
+
+  /** The box round it in the pixels round the item; with a turn it may be larger than need be. */
+  Rect bounds() {
+    Rect box = Rect.EMPTY;
+    for (SubPath p : subPaths) {
+      for (Segment s : p.segments()) {
+        box = box.union(s.bounds());
+      }
+    }
+    return box.isEmpty() ? box : map.apply(box);
   }
 
   /**

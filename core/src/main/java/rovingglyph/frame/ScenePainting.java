@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Clip;
@@ -100,13 +101,17 @@ final class ScenePainting {
     } else if (item instanceof ForegroundCut c) {
       outlined(c, map, at, () -> cut(c, map, at));
     } else {
-      prepared.items().get(item.id()).paint(frame, at, opacity, Outlines.of(item, at));
+      prepared.items().get(item.id()).paint(frame, at, opacity, outlines(item, at));
     }
+  }
+
+  private Outlines outlines(Item item, double at) {
+    return Outlines.of(item, at, new Rect(0, 0, scene.width(), scene.height()));
   }
 
   /** Something with its outlines: of a group they go round each of its members. */
   private void outlined(Item item, Affine map, double at, Runnable contents) {
-    Outlines outlines = Outlines.of(item, at);
+    Outlines outlines = outlines(item, at);
     outlines.beneath(frame, () -> shapes(item, map, at), prepared.solid(item));
     contents.run();
     frame.mapped(map);

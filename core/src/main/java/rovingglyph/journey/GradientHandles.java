@@ -1,5 +1,7 @@
 package rovingglyph.journey;
 
+import java.util.List;
+import rovingglyph.frame.Outlines;
 import rovingglyph.frame.PreparedColourField;
 import rovingglyph.frame.PreparedItem;
 import rovingglyph.frame.PreparedLettering;
@@ -7,8 +9,10 @@ import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Effect;
 import rovingglyph.scene.Filling;
 import rovingglyph.scene.Gradient;
+import rovingglyph.scene.Item;
 import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
 
@@ -62,7 +66,16 @@ public final class GradientHandles {
     return new double[] {100 * (d - span[0]) / (span[1] - span[0])};
   }
 
-  private static double[] shares(Rect box, Point p) {
+  /** The ends of the gradient of an outline, by turns as {@link #ends}. */
+  public static double[] ofLine(Item item, Effect effect, double time, Rect frame) {
+    List<Point> ends = Outlines.ends(item, effect, time, frame);
+    Point from = ends.get(0);
+    Point to = ends.get(1);
+    return new double[] {from.x(), from.y(), to.x(), to.y()};
+  }
+
+  /** A point in percent of the width and the height of a box. */
+  public static double[] shares(Rect box, Point p) {
     return new double[] {
       100 * (p.x() - box.left()) / box.width(), 100 * (p.y() - box.top()) / box.height()
     };

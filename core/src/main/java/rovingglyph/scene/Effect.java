@@ -155,6 +155,26 @@ public record Effect(
 
   public static final Parameter LINE_WIDTH =
       Parameter.number("width", "Width", "px", "of what is seen of the line", 0, 500, 6);
+  public static final Parameter FAR_COLOUR =
+      new Parameter(
+          "farColour",
+          "To colour",
+          "",
+          "where its gradient ends",
+          0,
+          0xFFFFFF,
+          0xC4472D,
+          Channel.Kind.COLOUR);
+  public static final Parameter FROM_X = end("fromX", "From x", "width", 0);
+  public static final Parameter FROM_Y = end("fromY", "From y", "height", 50);
+  public static final Parameter TO_X = end("toX", "To x", "width", 100);
+  public static final Parameter TO_Y = end("toY", "To y", "height", 50);
+
+  private static Parameter end(String name, String label, String of, double start) {
+    String about = "an end of its gradient, of the " + of + " of the frame";
+    return Parameter.number(name, label, "%", about, -1000, 1000, start);
+  }
+
   public static final Parameter DRAWN =
       Parameter.number(
           "drawn",
@@ -176,6 +196,12 @@ public record Effect(
       new Option<>(
           "join", "its corners, as in SVG, and the ends of dashes with them", LineJoin.ROUND);
 
+  public static final Option<Gradient.Kind> LINE_FILLING =
+      new Option<>(
+          "filling",
+          "of its colour, or from that to another: to a point, or round a middle to its rim",
+          Gradient.Kind.PLAIN);
+
   public static final Option<GlowSide> GLOW_SIDE =
       new Option<>("side", "round the item, or from its edge inwards", GlowSide.OUTER);
   public static final Option<BlendMode> GLOW_BLEND =
@@ -183,6 +209,9 @@ public record Effect(
           "blendMode",
           "how its colour meets what is beneath; of an inner glow that is the item itself",
           BlendMode.NORMAL);
+
+  private static final List<Parameter> GRADED_ONLY =
+      List.of(FAR_COLOUR, FROM_X, FROM_Y, TO_X, TO_Y);
 
   /** The kinds of effects; a new one is added at the end. */
   public enum Kind {
@@ -212,9 +241,14 @@ public record Effect(
         OPACITY),
     /** A line along the edges of the item's shapes. */
     OUTLINE(
-        List.of(LINE_SIDE, LINE_JOIN),
+        List.of(LINE_SIDE, LINE_JOIN, LINE_FILLING),
         LINE_WIDTH,
         COLOUR.starting(0xFFFFFF),
+        FAR_COLOUR,
+        FROM_X,
+        FROM_Y,
+        TO_X,
+        TO_Y,
         OPACITY.starting(100),
         DRAWN,
         DASH,
@@ -264,6 +298,16 @@ public record Effect(
         && kind == Kind.GLOW
         && choice(GLOW_SIDE) == GlowSide.OUTER
         && choice(GLOW_BLEND) != BlendMode.NORMAL;
+  }
+
+  /** Whether it is an outline of two colours. */
+  public boolean isGradedLine() {
+    return kind == Kind.OUTLINE && choice(LINE_FILLING) != Gradient.Kind.PLAIN;
+  }
+
+  /** Whether a number or colour says anything as the effect is chosen to be. */
+  public boolean uses(Parameter p) {
+    return isGradedLine() || !GRADED_ONLY.contains(p);
   }
 
   /** How many times more an item is painted for it. */

@@ -3,6 +3,7 @@ package rovingglyph.scene;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BiPredicate;
 
 /** Something that stands in the stack, or in a group that does. */
 public sealed interface Item extends Animatable
@@ -32,10 +33,21 @@ public sealed interface Item extends Animatable
 
   /** The values of its effects, its clip and its ride, among all that it has. */
   default List<Channel> appearance() {
+    return appearance((e, p) -> true);
+  }
+
+  /**
+   * Some of them.
+   *
+   * @param which numbers and colours of an effect
+   */
+  default List<Channel> appearance(BiPredicate<Effect, Effect.Parameter> which) {
     List<Channel> out = new ArrayList<>();
     for (Effect e : properties().effects()) {
       if (e.kind() != null) {
-        e.kind().parameters().forEach(p -> out.add(Channel.effect(e.id(), p)));
+        e.kind().parameters().stream()
+            .filter(p -> which.test(e, p))
+            .forEach(p -> out.add(Channel.effect(e.id(), p)));
       }
     }
     if (properties().clip() != null) {

@@ -232,7 +232,9 @@ public final class AnimatedSvg {
     List<Effect> effects = Outlines.effects(item);
     List<Ink> inks = new ArrayList<>();
     for (int i = 0; i < effects.size(); i++) {
-      inks.add(new Ink(item, effects.get(i), name + "-o" + i, clock, motions));
+      Ink pen = new Ink(item, effects.get(i), name + "-o" + i, clock, motions);
+      body.append(pen.gradient(new Rect(0, 0, scene.width(), scene.height())));
+      inks.add(pen);
     }
     if (item instanceof Lettering || inks.isEmpty()) {
       outlines = inks;
@@ -257,7 +259,7 @@ public final class AnimatedSvg {
 
   private String outline(String name, Item item, Ink pen) {
     fadedAsWhole.add(name);
-    return "<g" + pen.attributes() + ">\n" + written(name, item, pen) + "</g>\n";
+    return pen.coloured("<g" + pen.attributes() + ">\n" + written(name, item, pen) + "</g>\n", "");
   }
 
   /** An outline beneath an item, cut out where the item does not hide it. */
@@ -492,7 +494,8 @@ public final class AnimatedSvg {
     List<String> animations = new ArrayList<>();
     AnimatedValue rotation = l.lettering().movable(Channel.ROTATION);
     AnimatedValue opacity = l.lettering().movable(Channel.OPACITY);
-    boolean turned = l.seats().path().moves() || rotation.stagger() != null;
+    boolean graded = outlines.stream().anyMatch(Ink::isGraded);
+    boolean turned = graded || l.seats().path().moves() || rotation.stagger() != null;
     String turn = turned ? "" : values.turn(name, rotation, l.centre(l.values(0)), animations);
     String fade = l.fadesByLetter() ? "" : fade(name, opacity, animations);
     LetteringSvg svg = new LetteringSvg(l, clock, motion, motions, name, turned, style, animations);

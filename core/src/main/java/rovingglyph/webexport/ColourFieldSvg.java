@@ -1,7 +1,7 @@
 package rovingglyph.webexport;
 
+import java.util.List;
 import rovingglyph.frame.PreparedColourField;
-import rovingglyph.geometry.Point;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Gradient;
@@ -34,28 +34,16 @@ final class ColourFieldSvg {
   }
 
   private String gradient(String name) {
-    boolean linear = field.fill().kind() == Gradient.Kind.LINEAR;
-    SmilAttribute ends =
-        new SmilAttribute(clock)
-            .number(linear ? "x1" : "cx", TOLERANCE, t -> from(t).x())
-            .number(linear ? "y1" : "cy", TOLERANCE, t -> from(t).y());
-    if (linear) {
-      ends.number("x2", TOLERANCE, t -> to(t).x()).number("y2", TOLERANCE, t -> to(t).y());
-    } else {
-      ends.number("r", TOLERANCE, t -> to(t).minus(from(t)).length());
-    }
     StringBuilder stops = new StringBuilder();
     field.fill().stops().forEach(s -> stops.append(LetterFills.stop(s)));
-    String kind = linear ? "linearGradient" : "radialGradient";
-    return ends.element(kind, stops.toString())
-        .replaceFirst(kind, kind + " id=\"" + name + "\" gradientUnits=\"userSpaceOnUse\"");
-  }
-
-  private Point from(double time) {
-    return prepared.ends(Channel.FROM_X, Channel.FROM_Y, time);
-  }
-
-  private Point to(double time) {
-    return prepared.ends(Channel.TO_X, Channel.TO_Y, time);
+    boolean linear = field.fill().kind() == Gradient.Kind.LINEAR;
+    return GradientSvg.of(
+            clock,
+            linear,
+            t ->
+                List.of(
+                    prepared.ends(Channel.FROM_X, Channel.FROM_Y, t),
+                    prepared.ends(Channel.TO_X, Channel.TO_Y, t)))
+        .write(name, stops.toString());
   }
 }

@@ -4,9 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import rovingglyph.frame.Appearance;
+import rovingglyph.frame.Outlines;
 import rovingglyph.geometry.Decimal;
+import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Effect;
+import rovingglyph.scene.Gradient;
 import rovingglyph.scene.Item;
 import rovingglyph.schema.Spelling;
 
@@ -76,6 +79,66 @@ final class Ink {
     return effect != null;
   }
 
+  /** Whether the line is of two colours, of which there is one in a shape alone. */
+  boolean isGraded() {
+    return isLine() && effect.isGradedLine();
+  }
+
+  /**
+   * What is written in this ink, in its colours: lines of two colours are where a mask lets them be
+   * seen.
+   *
+   * @param lines as they stand in the pixels round the item
+   * @param which tells one of several of them
+   */
+  String coloured(String lines, String which) {
+    if (!isGraded()) {
+      return lines;
+    }
+    String mask = name + "-m" + which;
+    return "<mask id=\""
+        + mask
+        + "\" maskUnits=\"userSpaceOnUse\" "
+        + AppearanceSvg.EVERYWHERE
+        + ">"
+        + lines
+        + "</mask><rect "
+        + AppearanceSvg.EVERYWHERE
+        + " fill=\"url(#"
+        + name
+        + "-g)\" stroke=\"none\" mask=\"url(#"
+        + mask
+        + ")\"/>\n";
+  }
+
+  /**
+   * The gradient that its lines have, if they do.
+   *
+   * @param frame that it goes across
+   */
+  String gradient(Rect frame) {
+    if (!isGraded()) {
+      return "";
+    }
+    boolean linear = effect.choice(Effect.LINE_FILLING) == Gradient.Kind.LINEAR;
+    String stops = stop("near", 0, Effect.COLOUR) + stop("far", 1, Effect.FAR_COLOUR);
+    return GradientSvg.of(clock, linear, t -> Outlines.ends(item, effect, t, frame))
+        .write(name + "-g", stops);
+  }
+
+  private String stop(String family, int offset, Effect.Parameter colour) {
+    List<String> declared = new ArrayList<>();
+    List<String> animations = new ArrayList<>();
+    add(
+        family,
+        t -> rgb(Appearance.colour(item, effect, colour, t)),
+        1,
+        s -> "stop-color:" + AnimatedSvg.colour(packed(s)),
+        declared,
+        animations);
+    return "<stop offset=\"" + offset + "\"" + style(declared, animations) + "/>";
+  }
+
   /** Whether the line lies outside, beneath the item. */
   boolean isBeneath() {
     return side() == Effect.LineSide.OUTSIDE;
@@ -107,15 +170,18 @@ final class Ink {
     List<String> declared = new ArrayList<>();
     List<String> animations = new ArrayList<>();
     Channel colour = channel(Effect.COLOUR);
-    boolean moves = item.movable(colour).moves();
-    add(
-        "colour",
-        t -> rgb(Appearance.colour(item, effect, t)),
-        1,
-        s -> "stroke:" + AnimatedSvg.colour(packed(s)),
-        moves ? declared : new ArrayList<>(),
-        animations);
-    String stroke = moves ? "" : AnimatedSvg.colour(Appearance.colour(item, effect, 0));
+    boolean moves = item.movable(colour).moves() && !isGraded();
+    if (moves) {
+      add(
+          "colour",
+          t -> rgb(Appearance.colour(item, effect, t)),
+          1,
+          s -> "stroke:" + AnimatedSvg.colour(packed(s)),
+          declared,
+          animations);
+    }
+    String still = isGraded() ? "#fff" : AnimatedSvg.colour(Appearance.colour(item, effect, 0));
+    String stroke = moves ? "" : still;
     add(
         "opacity",
         t -> new double[] {value(Effect.OPACITY, t) / 100},

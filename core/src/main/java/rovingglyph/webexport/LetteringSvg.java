@@ -116,9 +116,13 @@ final class LetteringSvg {
   }
 
   private void pass(Ink ink, LetterTracks.Seen seen) {
+    int from = out.length();
     out.append("<g").append(ink.attributes()).append(">\n");
     rows(List.of(ink), seen);
     out.append("</g>\n");
+    String lines = out.substring(from);
+    out.setLength(from);
+    out.append(ink.coloured(lines, ""));
   }
 
   private void rows(List<Ink> inks, LetterTracks.Seen seen) {

@@ -3,6 +3,7 @@ package rovingglyph.webexport;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Consumer;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
@@ -59,17 +60,28 @@ final class SampledLetters {
       return;
     }
     Point moved = prepared.seats().moved(row);
-    boolean apart = !moved.equals(Point.ORIGIN);
-    if (apart) {
-      out.append("<g transform=\"translate(" + text(moved.x(), 4) + " " + text(moved.y(), 4));
-      out.append(")\">\n");
-    }
+    String apart =
+        moved.equals(Point.ORIGIN)
+            ? ""
+            : "<g transform=\"translate("
+                + text(moved.x(), 4)
+                + " "
+                + text(moved.y(), 4)
+                + ")\">\n";
+    boolean graded = isGraded(inks);
+    out.append(graded ? "" : apart);
     for (int i = tracks.start(row); i < tracks.start(row + 1); i++) {
       if (tracks.letter(i) != null) {
-        write(out, i, tracks.start(row + 1) - tracks.start(row), inks, seen);
+        int many = tracks.start(row + 1) - tracks.start(row);
+        write(out, i, many, graded ? apart : "", inks, seen);
       }
     }
-    out.append(apart ? "</g>\n" : "");
+    out.append(graded || apart.isEmpty() ? "" : "</g>\n");
+  }
+
+  /** Whether a line of two colours is written with its letter, which must not move the colours. */
+  private static boolean isGraded(List<RowInk> inks) {
+    return inks.size() > 1 && inks.stream().anyMatch(k -> k.ink.isGraded());
   }
 
   /**
@@ -80,11 +92,12 @@ final class SampledLetters {
   record RowInk(Ink ink, String attributes) {}
 
   private void write(
-      StringBuilder out, int i, int many, List<RowInk> inks, LetterTracks.Seen seen) {
+      StringBuilder out, int i, int many, String apart, List<RowInk> inks, LetterTracks.Seen seen) {
     boolean plain = inks.stream().anyMatch(k -> k.ink.isPlain());
     Track looks = tracks.look(i, seen);
     Track place = tracks.place(i);
     Track shape = tracks.shape(i);
+    boolean graded = isGraded(inks);
     List<String> animations = new ArrayList<>();
     List<String> declarations = new ArrayList<>();
     if (looks.still(TOLERANCE / 2)) {
@@ -98,6 +111,11 @@ final class SampledLetters {
     } else {
       String family = family("look" + seen + plain, many);
       animations.add(motions.animation(family, looks, TOLERANCE, s -> look(s, plain)));
+    }
+    if (graded) {
+      out.append("<g").append(Ink.style(declarations, animations)).append('>');
+      declarations.clear();
+      animations.clear();
     }
     double[] first = place.states()[0];
     boolean oneSize = same(place, 3, 1e-4) && same(place, 4, 1e-4);
@@ -119,37 +137,54 @@ final class SampledLetters {
     }
     declarations.removeIf(String::isEmpty);
     Letter letter = tracks.letter(i);
-    out.append("<g");
-    if (letter.fill() != null && plain) {
-      out.append(" fill=\"").append(AnimatedSvg.colour(letter.fill())).append('"');
-    }
-    out.append(Ink.style(declarations, animations)).append('>');
+    String own =
+        letter.fill() != null && plain ? " fill=\"" + AnimatedSvg.colour(letter.fill()) + "\"" : "";
+    String placed = apart + "<g" + own + Ink.style(declarations, animations) + ">";
+    out.append(graded ? "" : placed);
     double back = oneBack ? first[5] : 0;
     double[] size = oneSize ? first : new double[] {0, 0, 0, 1, 1};
     for (RowInk k : inks) {
-      out.append(k.attributes == null ? "" : "<g" + k.attributes + ">");
-      if (k.attributes != null && k.ink.hasLetters()) {
-        List<String> own = new ArrayList<>();
-        List<String> moving = new ArrayList<>();
-        drawn(k.ink, i, own, moving);
-        out.append("<g").append(Ink.style(own, moving)).append('>');
+      int from = out.length();
+      inked(out, k, i, inks.size() > 1, (ink) -> shapes(out, ink, i, shape, size, back, oneSize));
+      if (graded) {
+        String end = apart.isEmpty() ? "</g>" : "</g></g>";
+        String lines = placed + out.substring(from) + end;
+        out.setLength(from);
+        out.append(k.ink.coloured(lines, "-" + i));
       }
-      // Beneath a letter that is seen through it leaves the letter out.
-      boolean cut = k.ink.isLine() && k.ink.isBeneath() && inks.size() > 1 && !prepared.solid();
-      if (cut) {
-        String rest = k.ink.name() + "-rest" + i;
-        out.append("<mask id=\"" + rest + "\" maskUnits=\"userSpaceOnUse\" ");
-        out.append(AppearanceSvg.EVERYWHERE + "><rect " + AppearanceSvg.EVERYWHERE);
-        out.append(" fill=\"#fff\"/><g" + Ink.area().attributes() + ">");
-        shapes(out, Ink.area(), i, shape, size, back, oneSize);
-        out.append("</g></mask><g mask=\"url(#" + rest + ")\">");
-      }
-      shapes(out, k.ink, i, shape, size, back, oneSize);
-      out.append(cut ? "</g>" : "");
-      out.append(k.attributes != null && k.ink.hasLetters() ? "</g>" : "");
-      out.append(k.attributes == null ? "" : "</g></g>");
     }
     out.append("</g>\n");
+  }
+
+  /**
+   * Writes a letter in one of its inks.
+   *
+   * @param several whether it has others, over each other
+   * @param shapes writes its shapes in an ink
+   */
+  private void inked(StringBuilder out, RowInk k, int i, boolean several, Consumer<Ink> shapes) {
+    out.append(k.attributes == null ? "" : "<g" + k.attributes + ">");
+    boolean drawn = k.attributes != null && k.ink.hasLetters();
+    if (drawn) {
+      List<String> own = new ArrayList<>();
+      List<String> moving = new ArrayList<>();
+      drawn(k.ink, i, own, moving);
+      out.append("<g").append(Ink.style(own, moving)).append('>');
+    }
+    // Beneath a letter that is seen through it leaves the letter out.
+    boolean cut = k.ink.isLine() && k.ink.isBeneath() && several && !prepared.solid();
+    if (cut) {
+      String rest = k.ink.name() + "-rest" + i;
+      out.append("<mask id=\"" + rest + "\" maskUnits=\"userSpaceOnUse\" ");
+      out.append(AppearanceSvg.EVERYWHERE + "><rect " + AppearanceSvg.EVERYWHERE);
+      out.append(" fill=\"#fff\"/><g" + Ink.area().attributes() + ">");
+      shapes.accept(Ink.area());
+      out.append("</g></mask><g mask=\"url(#" + rest + ")\">");
+    }
+    shapes.accept(k.ink);
+    out.append(cut ? "</g>" : "");
+    out.append(drawn ? "</g>" : "");
+    out.append(k.attributes == null ? "" : "</g></g>");
   }
 
   private void shapes(

@@ -434,6 +434,7 @@ final class RandomScenes {
       case "stdDeviation" -> value(0, random.nextInt(3) == 0 ? 30 : 5);
       case "dx", "dy" -> value(-30, 30);
       case "spread" -> random.nextBoolean() ? "0" : value(0, 12);
+      case "fromX", "fromY", "toX", "toY" -> value(-20, 120);
       case "groundX" -> value(0, WIDTH);
       case "groundY" -> value(HEIGHT / 2.0, HEIGHT);
       case "groundAngle" -> value(-20, 20);

@@ -42,7 +42,7 @@ public final class LayerEffects {
     return all;
   }
 
-  /** How far beyond the picture they paint together, px. */
+  /** How far beyond the picture they paint or look together, px. */
   double reach() {
     return reach;
   }
@@ -99,6 +99,8 @@ public final class LayerEffects {
           new double[] {
             Kind.INNER_GLOW.ordinal(), s.deviation, s.strength, s.rgb, s.opacity, blend.ordinal()
           });
+      // It paints nothing there, but an edge of the frame is no edge of the item.
+      reach += BLUR_REACH * s.deviation;
     }
     return this;
   }

@@ -24,6 +24,9 @@ final class Ink {
   /** Of lengths, px. */
   private static final double TOLERANCE = 0.05;
 
+  /** So many times closer are the lengths of dashes, as many of which are in a row. */
+  private static final double DASHES = 100;
+
   /** Of the share of a line that is drawn. */
   private static final double SHARE = 0.0005;
 
@@ -221,15 +224,17 @@ final class Ink {
           double k = Math.max(unit.applyAsDouble(t), 1e-6);
           return new double[] {
             value(Effect.LINE_WIDTH, t) * times / k,
-            value(Effect.DASH, t) / k,
-            value(Effect.GAP, t) / k
+            value(Effect.DASH, t) / k * DASHES,
+            value(Effect.GAP, t) / k * DASHES
           };
         },
         TOLERANCE / Math.max(largest, 1e-6),
         s ->
             "--line:"
                 + text(s[0])
-                + (isDashed() ? ";--dash:" + text(s[1]) + ";--gap:" + text(s[2]) : ""),
+                + (isDashed()
+                    ? ";--dash:" + text(s[1] / DASHES) + ";--gap:" + text(s[2] / DASHES)
+                    : ""),
         declared,
         animations);
     declared.add("stroke-width:calc(var(--line)*1px)");

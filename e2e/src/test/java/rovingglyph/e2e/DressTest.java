@@ -316,6 +316,28 @@ class DressTest {
   }
 
   @Test
+  void theColoursOfAnOutlineGoFromOneHandleToTheOther() {
+    w.addLettering("kites aloft");
+    w.tab(5);
+    w.button("Add outline").click();
+    assertThat(w.handle("line-gradient-from")).isHidden();
+    radio("Radial").last().click();
+    assertThat(effect(0).getString("filling", "")).isEqualTo("radial");
+    w.drag(w.handle("line-gradient-from"), 120, 0);
+    assertThat(effect(0).getDouble("fromX", 0)).isBetween(10.0, 40.0);
+    assertThat(effect(0).getDouble("fromY", 50)).isBetween(49.5, 50.5);
+    double right = effect(0).getDouble("toX", 100);
+    w.button("Where the gradient ends: drag it, or press arrow keys").focus();
+    page.keyboard().press("Shift+ArrowLeft");
+    assertThat(effect(0).getDouble("toX", 100)).isLessThan(right);
+    for (int i = 0; i < 3; i++) {
+      page.keyboard().press("Control+z");
+    }
+    assertThat(effect(0).getString("filling", "plain")).isEqualTo("plain");
+    assertThat(w.handle("line-gradient-from")).isHidden();
+  }
+
+  @Test
   void aFinishIsCopiedToAnItemOfAnotherKind() {
     w.addLettering("kites aloft");
     w.tab(5);

@@ -48,7 +48,9 @@ class SvgAppearanceTest {
       double t = random.nextInt(99) / 25.0 + 0.002 + random.nextDouble() * 0.036;
       SvgPage.goTo(page, t);
       BufferedImage rendered = Images.of(scene, KeptPictures.bitmaps(), 1, t);
-      double mean = scene.images().isEmpty() ? 0.8 : 1.2;
+      // Next to black or white this mode makes much of a rounding by one.
+      double most = scene.images().isEmpty() ? 0.8 : 1.2;
+      double mean = document.contains("color-dodge") ? 3 * most : most;
       PictureTest.Difference d =
           SvgPage.compared(
               page,

@@ -305,7 +305,12 @@ export const api = {
   upload: (id: string) => ask<{ received: number }>('GET', `/api/uploads/${id}`),
   putPiece: (id: string, number: number, piece: Blob) =>
     ask<void>('PUT', `/api/uploads/${id}/pieces/${number}`, piece, BYTES),
-  endUpload: (id: string) => ask<KeptFootage>('POST', `/api/uploads/${id}/end`),
+  /** @param rate of numbered stills, as in a scene */
+  endUpload: (id: string, rate?: string) =>
+    ask<KeptFootage>(
+      'POST',
+      `/api/uploads/${id}/end${rate ? `?rate=${encodeURIComponent(rate)}` : ''}`,
+    ),
   giveUpUpload: (id: string) => ask<void>('DELETE', `/api/uploads/${id}`),
   curves: (project: string) => ask<KeptCurve[]>('GET', `/api/projects/${project}/curves`),
   keepCurve: (project: string, path: GuidePath) =>

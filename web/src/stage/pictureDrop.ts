@@ -29,7 +29,7 @@ async function takeIn(files: File[], at?: [number, number]): Promise<void> {
   const other = files.find((f) => !footage.includes(f) && !pictures.includes(f));
   if (other) {
     notify(
-      `${other.name} is neither a picture (PNG, JPEG, WebP, AVIF, GIF, SVG) nor footage (MP4, MOV, WebM, GIF).`,
+      `${other.name} is neither a picture (PNG, JPEG, WebP, AVIF, GIF, SVG) nor footage (MP4, MOV, WebM, GIF, a ZIP of stills).`,
     );
   }
   await Promise.all([addPictureFiles(pictures, at), addFootageFiles(footage, at)]);

@@ -9,7 +9,7 @@ import { refreshKept } from './pictures';
 
 /** What a browser's dialog offers. */
 export const FOOTAGE_FILES =
-  '.mp4,.mov,.m4v,.webm,.gif,video/mp4,video/quicktime,video/webm,image/gif';
+  '.mp4,.mov,.m4v,.webm,.gif,.webp,.zip,video/mp4,video/quicktime,video/webm,image/gif,image/webp,application/zip';
 
 const LARGEST = 2 * 2 ** 30;
 
@@ -62,10 +62,21 @@ export function useFootage() {
 
 const isGif = (f: File) => f.type === 'image/gif' || /\.gif$/i.test(f.name);
 
-/** Whether a file is footage by what it is called; of a GIF, if it moves. */
+/** Whether a file is footage by what it is called; of a GIF or a WebP, if it moves. */
 export async function isFootage(f: File): Promise<boolean> {
   if (isGif(f)) return moves(f);
-  return f.type.startsWith('video/') || /\.(mp4|mov|m4v|webm)$/i.test(f.name);
+  if (f.type === 'image/webp' || /\.webp$/i.test(f.name)) return isAnimated(f);
+  return f.type.startsWith('video/') || /\.(mp4|mov|m4v|webm|zip)$/i.test(f.name);
+}
+
+/** Whether a WebP says of itself that it is animated; see RFC 9649, 2.7. */
+async function isAnimated(file: File): Promise<boolean> {
+  const head = new Uint8Array(await file.slice(0, 21).arrayBuffer());
+  return (
+    head.length > 20 &&
+    String.fromCharCode(...head.slice(12, 16)) === 'VP8X' &&
+    (head[20]! & 2) !== 0
+  );
 }
 
 /** Whether a GIF has more than one frame: each says before it how long it stands. */
@@ -152,7 +163,7 @@ async function upload(
     await api.giveUpUpload(id).catch(() => undefined);
     return null;
   }
-  const kept = await lasting(key, () => api.endUpload(id));
+  const kept = await lasting(key, () => api.endUpload(id, useEditor.getState().doc?.rate));
   isReady(kept.id);
   return kept;
 }

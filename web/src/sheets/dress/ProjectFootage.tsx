@@ -73,7 +73,8 @@ export function ProjectFootage() {
         <Film className="size-4" /> Add footage
       </button>
       <p className="mt-1.5 text-[12px] leading-snug text-soft">
-        MP4, MOV, WebM or a moving GIF, up to 2 GB. Or drop it on the stage.
+        MP4, MOV, WebM, a moving GIF or WebP, or a ZIP of numbered stills, up to 2 GB. Or drop it on
+        the stage.
       </p>
       <TakeOut
         name={asked?.footage.name}

@@ -22,6 +22,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import rovingglyph.projects.ProjectStore;
+import rovingglyph.scene.Footage;
+import rovingglyph.scene.FrameRate;
 import rovingglyph.server.RefusedException;
 import rovingglyph.server.UnableException;
 
@@ -63,7 +65,8 @@ class FootageController {
 
   @Operation(
       summary =
-          "Begins the upload of an MP4, MOV, WebM or GIF file, at most 2 GiB, in pieces of 1 MiB")
+          "Begins the upload of an MP4, MOV, WebM, GIF or animated WebP file or of a ZIP of numbered"
+              + " stills, at most 2 GiB, in pieces of 1 MiB")
   @PostMapping("/api/projects/{project}/uploads")
   @ResponseStatus(HttpStatus.CREATED)
   StoredFiles.Upload begin(@PathVariable UUID project, @RequestBody NewUpload upload) {
@@ -109,9 +112,11 @@ class FootageController {
   @Operation(
       summary =
           "Ends an upload: its file is looked into and kept with the project, or refused with the"
-              + " reason; 409 while pieces are missing")
+              + " reason; 409 while pieces are missing. Numbered stills have the rate given, or 25")
   @PostMapping("/api/uploads/{id}/end")
-  FootageStore.Kept end(@PathVariable UUID id) throws InterruptedException {
+  FootageStore.Kept end(@PathVariable UUID id, @RequestParam(required = false) String rate)
+      throws InterruptedException {
+    FrameRate ofStills = rate(rate);
     StoredFiles.Upload upload = files.upload(id);
     if (upload.received() < upload.pieces()) {
       throw new RefusedException(
@@ -121,7 +126,7 @@ class FootageController {
           Map.of("received", upload.received()));
     }
     try {
-      String kept = intake.keep(upload.projectId(), upload.name(), id);
+      String kept = intake.keep(upload.projectId(), upload.name(), id, ofStills);
       jobs.enqueue(kept);
       return footage.of(upload.projectId(), kept);
     } catch (FootageFile.Unusable e) {
@@ -129,6 +134,18 @@ class FootageController {
     } catch (IOException e) {
       throw new UnableException("The footage could not be checked: " + e.getMessage(), e);
     }
+  }
+
+  private static FrameRate rate(String text) {
+    try {
+      FrameRate rate = text == null ? FootageIntake.PLAIN_RATE : FrameRate.parse(text);
+      if (rate.perSecond() <= Footage.FASTEST_RATE) {
+        return rate;
+      }
+    } catch (IllegalArgumentException e) {
+      // Told like one that is too fast.
+    }
+    throw refused("Write the rate of stills like 25 or 30000/1001, up to 240 frames a second");
   }
 
   private static RefusedException refused(String detail) {

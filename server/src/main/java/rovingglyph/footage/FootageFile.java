@@ -178,8 +178,8 @@ public final class FootageFile {
             || failed.contains("Error opening input");
     return new Unusable(
         other
-            ? "This is no footage that can be used: MP4, MOV, WebM and GIF files can be, if they"
-                + " are whole"
+            ? "This is no footage that can be used: MP4, MOV, WebM, GIF and animated WebP files"
+                + " can be, and ZIPs of numbered stills, if they are whole"
             : "The footage is damaged, or asks for more memory than it may have");
   }
 
@@ -275,7 +275,9 @@ public final class FootageFile {
         return f[1];
       }
     }
-    throw new Unusable("Footage of this kind cannot be used; MP4, MOV, WebM and GIF files can");
+    throw new Unusable(
+        "Footage of this kind cannot be used; MP4, MOV, WebM, GIF and animated WebP files can, and"
+            + " ZIPs of numbered stills");
   }
 
   private static double seconds(JsonObject video, JsonObject format, double rate) {

@@ -1,6 +1,5 @@
 package rovingglyph.pictures;
 
-import java.io.File;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -9,9 +8,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.Semaphore;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import rovingglyph.render.Bitmaps;
+import rovingglyph.server.JavaProgram;
 import rovingglyph.server.LimitedProcess;
 import rovingglyph.server.Sha256;
 import rovingglyph.svgimport.SvgSize;
@@ -164,25 +163,8 @@ public final class PictureFile {
     return run(
         folder,
         DECODER,
-        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-        "-Xmx192m",
-        "-XX:+UseSerialGC",
-        "-XX:TieredStopAtLevel=1",
-        "-XX:CompressedClassSpaceSize=32m",
-        "-XX:ReservedCodeCacheSize=32m",
-        "-Xshare:auto",
-        "-cp",
-        classPath(),
-        PictureLevels.class.getName(),
-        in.toString(),
-        out.toString());
-  }
-
-  /** This program's own; the decoder works in another folder. */
-  private static String classPath() {
-    return Stream.of(System.getProperty("java.class.path").split(File.pathSeparator))
-        .map(p -> Path.of(p).toAbsolutePath().toString())
-        .collect(Collectors.joining(File.pathSeparator));
+        JavaProgram.command(PictureLevels.class, "192m", in.toString(), out.toString())
+            .toArray(String[]::new));
   }
 
   private static List<String> run(Path folder, LimitedProcess decoder, String... command)

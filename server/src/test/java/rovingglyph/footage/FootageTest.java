@@ -304,7 +304,7 @@ class FootageTest {
     assertThat(SERVER.putBytes(upload + "/pieces/1", piece).statusCode()).isEqualTo(204);
     HttpResponse<byte[]> none = SERVER.send("POST", upload + "/end", "");
     assertThat(none.statusCode()).isEqualTo(422);
-    assertThat(text(none)).contains("MP4, MOV, WebM and GIF");
+    assertThat(text(none)).contains("MP4, MOV, WebM, GIF");
     assertThat(SERVER.send("GET", upload, null).statusCode()).as("nothing is left").isEqualTo(404);
     String other = object(SERVER.send("POST", at, begun)).getString("id", "");
     assertThat(SERVER.send("DELETE", "/api/uploads/" + other, null).statusCode()).isEqualTo(204);

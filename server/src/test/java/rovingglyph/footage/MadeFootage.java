@@ -16,6 +16,9 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import rovingglyph.server.TestServer;
 
 /** Footage for tests: every frame says its number in twelve cells, light for 1 and dark for 0. */
@@ -76,11 +79,14 @@ public final class MadeFootage {
                   "yuva420p",
                   "-auto-alt-ref",
                   "0")),
-          new Kind("steps.gif", "20", "null", List.of()));
+          new Kind("steps.gif", "20", "null", List.of()),
+          new Kind("steps.webp", "20", "null", List.of("-c:v", "libwebp_anim", "-lossless", "1")),
+          new Kind("stills.zip", "25", "null", List.of("-c:v", "png", "-start_number", "98")));
 
   /** Makes a file of a kind, of so many frames; with a tone of 440 Hz if it is to have sound. */
   public static Path make(Path folder, Kind kind, int frames, boolean sound) throws IOException {
-    Path out = folder.resolve(kind.name());
+    boolean stills = kind.name().endsWith(".zip");
+    Path out = folder.resolve(stills ? "kite-%d.png" : kind.name());
     List<String> command = new ArrayList<>(List.of("ffmpeg", "-v", "error", "-y"));
     command.addAll(List.of("-f", "rawvideo", "-pix_fmt", "bgra", "-s", WIDTH + "x" + HEIGHT));
     command.addAll(List.of("-r", kind.rate(), "-i", "pipe:0"));
@@ -106,6 +112,19 @@ public final class MadeFootage {
       }
     }
     run(p);
+    return stills ? zipped(folder, folder.resolve(kind.name())) : out;
+  }
+
+  /** All PNG files of a folder in a ZIP, in no order. */
+  static Path zipped(Path folder, Path out) throws IOException {
+    try (Stream<Path> all = Files.list(folder);
+        ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(out))) {
+      for (Path p : all.filter(f -> f.toString().endsWith(".png")).toList()) {
+        zip.putNextEntry(new ZipEntry("kites/" + p.getFileName()));
+        zip.write(Files.readAllBytes(p));
+        Files.delete(p);
+      }
+    }
     return out;
   }
 

@@ -88,8 +88,9 @@ class ShadowsTest {
       // A ground that does not lie below the item throws nothing.
       String ground = p.name().startsWith("ground") ? "" : ",\"groundX\":500,\"groundY\":500";
       String gaps = p == Effect.DASH ? ",\"gap\":5" : "";
-      String document =
-          document(kind, effect(Spelling.of(effect), more + (effect == CAST ? ground : gaps)));
+      boolean graded = !Effect.of("e", effect, Spelling.of(effect)).uses(p);
+      String also = effect == CAST ? ground : graded ? ",\"filling\":\"linear\"" : gaps;
+      String document = document(kind, effect(Spelling.of(effect), more + also));
       assertThat(TestScenes.prepare(document).at(0).numbers())
           .as(p.name())
           .isNotEqualTo(TestScenes.prepare(document).at(1.3).numbers());

@@ -93,7 +93,9 @@ final class FootageReading {
   double[] frames(Frames to) throws IOException, FootageFile.Unusable {
     List<String> command = command("-v", "info", "-nostats");
     command.addAll(List.of("-map", "0:v:0", "-fps_mode", "passthrough"));
-    command.addAll(List.of("-vf", filter(facts) + "," + TOLD));
+    // Encoders refuse frames that are nearer than those of its rate: each goes by its number.
+    command.addAll(List.of("-vf", filter(facts) + "," + TOLD + ",settb=1/1000,setpts=N"));
+    command.addAll(List.of("-enc_time_base", "1:1000"));
     command.addAll(
         facts.opaque()
             ? List.of("-c:v", "mjpeg", "-q:v", "4", "-huffman", "default")
@@ -117,7 +119,9 @@ final class FootageReading {
     } finally {
       p.destroyForcibly();
     }
-    return checked(times.all(), count);
+    List<Double> told = times.all();
+    // What is said of a frame can be cut in two by something else that is said.
+    return checked(told.size() == count ? told : told(), count);
   }
 
   private double[] checked(List<Double> all, int count) throws FootageFile.Unusable {
@@ -141,6 +145,11 @@ final class FootageReading {
 
   /** Only the times of its frames, seconds. */
   double[] times() throws IOException, FootageFile.Unusable {
+    List<Double> all = told();
+    return checked(all, all.size());
+  }
+
+  private List<Double> told() throws IOException {
     List<String> command = command("-v", "info", "-nostats");
     command.addAll(List.of("-map", "0:v:0", "-fps_mode", "passthrough"));
     command.addAll(List.of("-vf", TOLD, "-f", "null", "-"));
@@ -154,7 +163,7 @@ final class FootageReading {
     } finally {
       p.destroyForcibly();
     }
-    return checked(times.all(), times.all().size());
+    return times.all();
   }
 
   /**
@@ -276,17 +285,21 @@ final class FootageReading {
         for (String line = lines.readLine(); line != null; line = lines.readLine()) {
           Matcher m = line.length() < 2000 ? TIME.matcher(line) : null;
           if (m != null && line.contains("showinfo") && m.find()) {
-            add(Double.parseDouble(m.group(2)));
+            add(m.group(2));
           }
         }
-      } catch (IOException | NumberFormatException e) {
+      } catch (IOException e) {
         // It was ended: what it said so far counts.
       }
     }
 
-    private synchronized void add(double time) {
-      if (all.size() < FootageFile.MOST_FRAMES) {
-        all.add(time);
+    private synchronized void add(String time) {
+      try {
+        if (all.size() < FootageFile.MOST_FRAMES) {
+          all.add(Double.parseDouble(time));
+        }
+      } catch (NumberFormatException e) {
+        // One that is missing is noticed by the count of all.
       }
     }
 

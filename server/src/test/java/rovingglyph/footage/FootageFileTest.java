@@ -88,7 +88,7 @@ class FootageFileTest {
   @Test
   void whatIsNoFootageIsRefusedWithTheReason() throws IOException {
     Path words = Files.writeString(folder.resolve("words.mp4"), "kites over the pier");
-    assertThat(refused(words)).contains("MP4, MOV, WebM and GIF");
+    assertThat(refused(words)).contains("MP4, MOV, WebM, GIF");
     Path sound = source("sound.mp4", "sine=d=1");
     assertThat(refused(sound)).isEqualTo("The file has sound, but no picture");
     String key = "76a6c65c5ea762046bd749a2e632ccbb";
@@ -104,7 +104,7 @@ class FootageFileTest {
             key);
     assertThat(refused(locked)).contains("encrypted");
     Path other = source("other.avi", "testsrc2=s=64x64:d=0.2");
-    assertThat(refused(other)).contains("MP4, MOV, WebM and GIF");
+    assertThat(refused(other)).contains("MP4, MOV, WebM, GIF");
   }
 
   @Test

@@ -42,6 +42,14 @@ final class FootageReading {
   /** The filter that tells the times of frames on the output of errors. */
   private static final String TOLD = "showinfo=checksum=0";
 
+  /**
+   * Encoders refuse frames that are not later than the one before, and reckon in the frames of a
+   * rate unless they are told to in something finer. Where the size changes midway the filter
+   * begins anew and knows of none before.
+   */
+  private static final String APART =
+      "settb=1/1000000,setpts=if(isnan(PREV_OUTPTS)\\,PTS\\,max(PTS\\,PREV_OUTPTS+1))";
+
   /** Takes the frames as they come. */
   interface Frames {
     /**
@@ -93,9 +101,8 @@ final class FootageReading {
   double[] frames(Frames to) throws IOException, FootageFile.Unusable {
     List<String> command = command("-v", "info", "-nostats");
     command.addAll(List.of("-map", "0:v:0", "-fps_mode", "passthrough"));
-    // Encoders refuse frames that are nearer than those of its rate: each goes by its number.
-    command.addAll(List.of("-vf", filter(facts) + "," + TOLD + ",settb=1/1000,setpts=N"));
-    command.addAll(List.of("-enc_time_base", "1:1000"));
+    command.addAll(List.of("-vf", filter(facts) + "," + TOLD + "," + APART));
+    command.addAll(List.of("-enc_time_base", "1:1000000"));
     command.addAll(
         facts.opaque()
             ? List.of("-c:v", "mjpeg", "-q:v", "4", "-huffman", "default")

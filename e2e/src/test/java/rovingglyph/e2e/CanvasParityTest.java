@@ -51,7 +51,7 @@ class CanvasParityTest {
   private static final int SCALED_FARTHEST = 48;
 
   private static final int TIMES = 5;
-  private static final int RANDOM_SCENES = Integer.getInteger("roving.scenes", 28);
+  private static final int RANDOM_SCENES = Integer.getInteger("roving.scenes", 20);
 
   private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
   private static Page page;

@@ -34,7 +34,10 @@ class SvgChannelsTest {
   private static final double LENGTH = 2;
   private static final double SHARE = 0.0008;
   private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
-  private static final int PAIRS = Integer.getInteger("roving.svgPairs", 24);
+  private static final int PAIRS = Integer.getInteger("roving.svgPairs", 16);
+
+  /** At how many times each scene is looked at. */
+  private static final int TIMES = Integer.getInteger("roving.svgTimes", 2);
 
   /** From and to of each value, in its unit. */
   private static Map<String, String[]> channels() {
@@ -363,7 +366,7 @@ class SvgChannelsTest {
     PreparedScene scene = Preparation.prepare(document, SHAPER);
     page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
     Random random = new Random(number);
-    for (int i = 0; i < 3; i++) {
+    for (int i = 0; i < TIMES; i++) {
       int frame = random.nextInt(50);
       // A hair past the time of a frame, where browsers and we may be on either side of a jump.
       double t = i == 0 ? frame / 25.0 + 2e-4 : frame / 25.0 + 0.0017 + random.nextDouble() * 0.036;

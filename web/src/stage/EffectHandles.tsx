@@ -16,7 +16,10 @@ interface Props {
 
 type Grip = 'ground' | 'line' | 'throw';
 
-/** Of the effect that is open in the sheet: where its gradient goes, how far its shadow falls, or the ground it is cast on. */
+/**
+ * Of the effect that is open in the sheet: where its gradient goes, how far its shadow falls, or
+ * the ground it is cast on.
+ */
 export function EffectHandles({ item, unit, toScene }: Props) {
   const open = useOpenEffect((s) => s.effect);
   const effect = item.effects?.find((e) => e.id === open && e.off !== true);

@@ -211,6 +211,8 @@ export interface FollowMarks {
   moment: number;
   until: number;
   points: [number, number][];
+  /** Of something flat the part that is followed, in shares between its corners. */
+  area?: [number, number][];
 }
 
 /**

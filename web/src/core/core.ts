@@ -412,6 +412,7 @@ export const {
   groupTransform,
   roundTransform,
   pinPoints,
+  pinArea,
   footagePixel,
   pinFrame,
   followedUntil,

@@ -39,6 +39,7 @@ declare module '*/generated/core.js' {
   export function groupTransform(item: string, time: number, turned: boolean): Float64Array;
   export function roundTransform(item: string, time: number): Float64Array;
   export function pinPoints(pin: string, time: number): Float64Array;
+  export function pinArea(pin: string, time: number): Float64Array;
   export function pinFrame(pin: string, time: number): number;
   export function followedUntil(pin: string, moment: number, on: boolean): number;
   export function firstSeen(item: string, moment: number): number;

@@ -3,6 +3,7 @@ import { applyEdit, setTime, useEditor } from '../state/editor';
 import { isLocked, nameOf } from '../state/items';
 import { chosenWith } from '../state/values';
 import { shown } from '../ui/arithmetic';
+import { Check } from '../ui/Check';
 import { Choice } from '../ui/Choice';
 import { Fold } from '../ui/Fold';
 
@@ -13,6 +14,8 @@ interface Props {
   pin: Pin | undefined;
   /** Pins as things stand at the playhead; with null nothing holds. */
   onPin: (to: string | null) => void;
+  /** Fits the frame between the corners of what it holds to, or no longer. */
+  onLaid?: (laid: boolean) => void;
   /** Id of an item whose own pins are not offered. */
   but?: string | undefined;
 }
@@ -30,8 +33,14 @@ function offered(doc: SceneDoc, but: string | undefined) {
   );
 }
 
+/** Whether what is followed is something flat. */
+const isByCorners = (doc: SceneDoc, pin: string) =>
+  doc.items.some(
+    (i) => i.kind === 'footage' && i.pins?.some((p) => p.id === pin && p.by === 'corners'),
+  );
+
 /** What in footage something holds to; nothing is shown where nothing is followed. */
-function PinnedTo({ label, pin, onPin, but }: Props) {
+function PinnedTo({ label, pin, onPin, onLaid, but }: Props) {
   const doc = useEditor((s) => s.doc);
   const time = useEditor((s) => s.time);
   const pins = doc ? offered(doc, but) : [];
@@ -44,7 +53,15 @@ function PinnedTo({ label, pin, onPin, but }: Props) {
         options={[{ value: NONE, label: 'Nothing in footage' }, ...pins]}
         onChange={(to) => onPin(to || null)}
       />
-      {pin && (
+      {pin && onLaid && doc && isByCorners(doc, pin.to) && (
+        <Check
+          label="Laid between the corners"
+          detail="All of the frame is fitted into them: what fills it covers them"
+          value={pin.laid === true}
+          onChange={onLaid}
+        />
+      )}
+      {pin && !pin.laid && (
         <div className="mb-2 flex items-center gap-1.5 text-[12px] text-soft">
           <span className="flex-1">As it stands at {shown(pin.at, 2)} s</span>
           <button type="button" className="btn" onClick={() => setTime(pin.at)}>
@@ -63,6 +80,12 @@ function PinnedTo({ label, pin, onPin, but }: Props) {
       )}
     </>
   );
+}
+
+function pin(item: Item, to: string | null, laid: boolean) {
+  const { doc, time } = useEditor.getState();
+  const items = chosenWith(item.id).filter((i) => !isLocked(doc, i));
+  applyEdit({ op: 'pinTo', items, to, laid, time });
 }
 
 /** What in footage an item holds to, where the scene has any. */
@@ -85,10 +108,8 @@ export function PinFold({ item }: { item: Item }) {
         label="Goes with"
         pin={item.pin}
         but={item.id}
-        onPin={(to) => {
-          const items = chosenWith(item.id).filter((i) => !isLocked(useEditor.getState().doc, i));
-          applyEdit({ op: 'pinTo', items, to, time: useEditor.getState().time });
-        }}
+        onPin={(to) => pin(item, to, false)}
+        onLaid={(laid) => pin(item, item.pin?.to ?? null, laid)}
       />
     </Fold>
   );

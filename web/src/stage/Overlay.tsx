@@ -69,7 +69,10 @@ export function Overlay({ unit }: { unit: number }) {
   const inner = unit / Math.hypot(groupTransform[0] ?? 1, groupTransform[1] ?? 0);
   useEffect(() => snapThrough(groupTransform), [groupTransform]);
   // A path that holds to footage is edited where it stands by itself.
-  const away = useEditor((s) => path?.pin !== undefined && Math.abs(path.pin.at - s.time) > 1e-6);
+  const away = useEditor(
+    (s) =>
+      path?.pin !== undefined && (path.pin.laid === true || Math.abs(path.pin.at - s.time) > 1e-6),
+  );
   const pinOpen = usePins((s) => s.open);
   const film = tab === 'dress' ? footageOf(doc, selected) : undefined;
   const marks = !drawing && film && !film.locked && film.pins?.some((p) => p.id === pinOpen);

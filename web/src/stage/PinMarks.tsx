@@ -40,17 +40,8 @@ function Marks({ footage, pin, unit, toFrame }: Props & { pin: FootagePin }) {
   };
   return (
     <g data-testid="pin-marks">
-      {pin.by === 'two-spots' && (
-        <line
-          x1={at[0]}
-          y1={at[1]}
-          x2={at[2]}
-          y2={at[3]}
-          className="pointer-events-none stroke-vermilion"
-          strokeWidth={unit}
-          strokeDasharray={`${3 * unit} ${3 * unit}`}
-        />
-      )}
+      {pin.by !== 'spot' && <Between points={at} unit={unit} />}
+      {pin.area && <Between points={core.pinArea(pin.id, time)} unit={unit} />}
       {Array.from({ length: at.length / 2 }, (_, i) => {
         const [x, y] = [at[2 * i]!, at[2 * i + 1]!];
         return (
@@ -82,6 +73,18 @@ function Marks({ footage, pin, unit, toFrame }: Props & { pin: FootagePin }) {
         );
       })}
     </g>
+  );
+}
+
+/** The line between two marks, or round more. */
+function Between({ points, unit }: { points: Float64Array; unit: number }) {
+  return (
+    <polygon
+      points={points.join(' ')}
+      className="pointer-events-none fill-none stroke-vermilion"
+      strokeWidth={unit}
+      strokeDasharray={`${3 * unit} ${3 * unit}`}
+    />
   );
 }
 

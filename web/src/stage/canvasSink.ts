@@ -7,6 +7,7 @@ import {
   type Layer,
   type LineStyle,
 } from './frameReader';
+import { boxOfSquare, isFlat, mapNear, tiles, type Six } from './perspective';
 import { lightToOpacity } from './pixelEffects';
 
 type Context = CanvasRenderingContext2D;
@@ -154,29 +155,63 @@ export class CanvasSink implements FrameSink {
 
   /** Nothing of a picture that is not there, or not yet. */
   private fillWithImage(g: Context, paint: FramePaint): void {
-    const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = paint.map;
+    const [a, b, c, d] = mapNear(paint.map, 0.5, 0.5);
     const across = Math.hypot(a, b) * this.scale;
     const down = Math.hypot(c, d) * this.scale;
     const bitmap = this.bitmaps(paint.image, paint.moment, across, down);
     if (!bitmap) return;
     const { width: w, height: h, pattern } = bitmap;
-    // Round the bitmap stands one pixel of its edge, so that it does not fade out there.
-    pattern.setTransform(new DOMMatrix([a / w, b / w, c / h, d / h, e, f]).translate(-1, -1));
-    g.fillStyle = pattern;
-    g.fill(this.area, 'nonzero');
+    this.inPerspective(paint, (map) => {
+      const [a, b, c, d, e, f] = map;
+      // Round the bitmap stands one pixel of its edge, so that it does not fade out there.
+      pattern.setTransform(new DOMMatrix([a / w, b / w, c / h, d / h, e, f]).translate(-1, -1));
+      g.fillStyle = pattern;
+      g.fill(this.area, 'nonzero');
+    });
   }
 
   private fillGraded(g: Context, paint: FramePaint): void {
-    const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = paint.map;
+    this.inPerspective(paint, (map) => this.fillWithGradient(g, paint, map));
+  }
+
+  /**
+   * Fills the area under a map that may be one in perspective, which canvases have not: in tiles of
+   * whole pixels, so that no edges show between them, each under the map as it is in its middle.
+   */
+  private inPerspective({ kind, map }: FramePaint, fill: (map: Six) => void): void {
+    if (isFlat(map)) {
+      fill(mapNear(map, 0, 0));
+      return;
+    }
+    const { g, left, top, width, height } = this.surface;
+    const { scale, area } = this;
+    const all = { left, top, right: left + width, bottom: top + height };
+    g.save();
+    g.clip(area, 'nonzero');
+    for (const t of tiles(
+      map,
+      kind === PaintKind.IMAGE ? boxOfSquare(map, all, scale) : all,
+      scale,
+    )) {
+      this.area = new Path2D();
+      const [w, h] = [t.right - t.left, t.bottom - t.top];
+      this.area.rect(t.left / scale, t.top / scale, w / scale, h / scale);
+      fill(t.map);
+    }
+    g.restore();
+    this.area = area;
+  }
+
+  private fillWithGradient(g: Context, paint: FramePaint, map: Six): void {
+    const [a, b, c, d, e, f] = map;
     if (Math.abs(a - d) + Math.abs(b + c) <= 1e-9 * (Math.abs(a) + Math.abs(b))) {
       g.fillStyle = graded(g, paint, [e, f, a + e, b + f]);
       g.fill(this.area, 'nonzero');
       return;
     }
     // Others have no map of their own on a canvas: all of it is mapped, and the area back.
-    const map = new DOMMatrix([a, b, c, d, e, f]);
     const area = new Path2D();
-    area.addPath(this.area, map.inverse());
+    area.addPath(this.area, new DOMMatrix([a, b, c, d, e, f]).inverse());
     g.transform(a, b, c, d, e, f);
     g.fillStyle = graded(g, paint, [0, 0, 1, 0]);
     g.fill(area, 'nonzero');

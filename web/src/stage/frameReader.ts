@@ -10,7 +10,7 @@ export interface FramePaint {
   image: number;
   /** The moment of footage, seconds; less than 0 for a picture. */
   moment: number;
-  /** Of a gradient or an image: the six numbers of its map. */
+  /** Of a gradient or an image: the nine numbers of its map, see the Java class Projection. */
   map: Float64Array;
   stops: { offset: number; rgb: number; opacity: number }[];
 }
@@ -49,7 +49,7 @@ export interface FrameSink {
 }
 
 /** How the numbers lie; see the Java class Frame. */
-const [HEAD, STRIDE, INLINE, LINE_HEAD] = [2, 7, -1, 4];
+const [HEAD, STRIDE, INLINE, LINE_HEAD, GRADED_HEAD] = [2, 7, -1, 4, 12];
 const UNMAPPED: Float64Array = new Float64Array([1, 0, 0, 1, 0, 0]);
 
 /**
@@ -133,7 +133,7 @@ function steps(n: Float64Array, from: number, to: number, sink: Pick<FrameSink, 
 
 function paintSize(n: Float64Array, at: number): number {
   if (n[at] === PaintKind.PLAIN) return 3;
-  return n[at] === PaintKind.IMAGE ? 10 : 9 + 3 * n[at + 8]!;
+  return n[at] === PaintKind.IMAGE ? 13 : GRADED_HEAD + 3 * n[at + GRADED_HEAD - 1]!;
 }
 
 function paint(n: Float64Array, at: number): FramePaint {
@@ -142,14 +142,15 @@ function paint(n: Float64Array, at: number): FramePaint {
   const paint: FramePaint = { kind, alpha, rgb: 0, image: -1, moment: -1, map: NOTHING, stops: [] };
   if (kind === PaintKind.PLAIN) return { ...paint, rgb: n[at + 2]! };
   if (kind === PaintKind.IMAGE) {
-    return { ...paint, image: n[at + 2]!, moment: n[at + 3]!, map: n.subarray(at + 4, at + 10) };
+    return { ...paint, image: n[at + 2]!, moment: n[at + 3]!, map: n.subarray(at + 4, at + 13) };
   }
-  const stops = Array.from({ length: n[at + 8]! }, (_, i) => ({
-    offset: n[at + 9 + 3 * i]!,
-    rgb: n[at + 10 + 3 * i]!,
-    opacity: n[at + 11 + 3 * i]!,
+  const from = at + GRADED_HEAD;
+  const stops = Array.from({ length: n[from - 1]! }, (_, i) => ({
+    offset: n[from + 3 * i]!,
+    rgb: n[from + 1 + 3 * i]!,
+    opacity: n[from + 2 + 3 * i]!,
   }));
-  return { ...paint, map: n.subarray(at + 2, at + 8), stops };
+  return { ...paint, map: n.subarray(at + 2, at + 11), stops };
 }
 
 const NOTHING = new Float64Array(0);

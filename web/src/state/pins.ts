@@ -49,23 +49,47 @@ export function goTo(footage: Footage, moment: number): void {
   setTime(core.firstSeen(footage.id, moment));
 }
 
+const NOTHING_SEEN = 'Nothing of the footage is seen at the playhead, or its frames are not ready.';
+
+/** Where marks are before they are dragged, in shares of the footage. */
+const BEGINNINGS: Record<FootagePin['by'], [number, number][]> = {
+  spot: [[0.5, 0.5]],
+  'two-spots': [
+    [0.4, 0.5],
+    [0.6, 0.5],
+  ],
+  corners: [
+    [0.35, 0.35],
+    [0.65, 0.35],
+    [0.65, 0.65],
+    [0.35, 0.65],
+  ],
+};
+
 /** Marks something to follow, in the middle of the frame that is seen, to be dragged from there. */
 export function markPin(footage: Footage, by: FootagePin['by']): void {
   const moment = frameSeen(footage);
   if (moment === null) {
-    notify('Nothing of the footage is seen at the playhead, or its frames are not ready.', 'error');
+    notify(NOTHING_SEEN, 'error');
     return;
   }
   const [w, h] = [footage.pixelWidth, footage.pixelHeight];
-  const points: [number, number][] =
-    by === 'spot'
-      ? [[w / 2, h / 2]]
-      : [
-          [w * 0.4, h / 2],
-          [w * 0.6, h / 2],
-        ];
+  const points = BEGINNINGS[by].map(([x, y]): [number, number] => [x * w, y * h]);
   const id = newId();
   if (applyEdit({ op: 'markPin', item: footage.id, id, by, moment, points }).length === 0)
+    openPin(id);
+}
+
+/** Marks what lies within a path, as it stands at the playhead, as something flat to follow. */
+export function markArea(footage: Footage, path: string): void {
+  const moment = frameSeen(footage);
+  if (moment === null) {
+    notify(NOTHING_SEEN, 'error');
+    return;
+  }
+  const id = newId();
+  const { time } = useEditor.getState();
+  if (applyEdit({ op: 'markArea', item: footage.id, id, moment, path, time }).length === 0)
     openPin(id);
 }
 
@@ -142,10 +166,15 @@ async function followOne(
   tell();
   let why: 'done' | 'lost' | 'flat' | null = null;
   try {
-    why = await followFootage(f.image, { moment, until, points }, own.signal, (frame) => {
-      frames.push(frame);
-      if (frames.length % 5 === 0) tell();
-    });
+    why = await followFootage(
+      f.image,
+      { moment, until, points, area: p.area ?? [] },
+      own.signal,
+      (frame) => {
+        frames.push(frame);
+        if (frames.length % 5 === 0) tell();
+      },
+    );
   } catch (e) {
     if (!own.signal.aborted) notify((e as Error).message, 'error');
   }

@@ -1,38 +1,87 @@
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { Crosshair, Trash2 } from 'lucide-react';
 import type { Footage, FootagePin } from '../../core/document';
-import { applyEdit } from '../../state/editor';
-import { DOUBT, follow, goTo, markPin, openPin, stopFollowing, usePins } from '../../state/pins';
+import { applyEdit, useEditor } from '../../state/editor';
+import {
+  DOUBT,
+  follow,
+  goTo,
+  markArea,
+  markPin,
+  openPin,
+  stopFollowing,
+  usePins,
+} from '../../state/pins';
 import { shown } from '../../ui/arithmetic';
 import { Fold } from '../../ui/Fold';
 import { NumberField } from '../../ui/NumberField';
 import { PinStrip } from './PinStrip';
 
+/** What can be marked, and what that does to things that hold to it. */
+const MARKS: { by: FootagePin['by']; label: string; title: string }[] = [
+  { by: 'spot', label: 'A spot', title: 'What is pinned to it goes where it goes' },
+  {
+    by: 'two-spots',
+    label: 'Two spots',
+    title: 'What is pinned to them goes, turns and grows with them',
+  },
+  {
+    by: 'corners',
+    label: 'Four corners',
+    title: 'Of a sign, a wall, a page: what is pinned to it lies on it as it is seen',
+  },
+];
+
+/** What to do with marks that were just made. */
+const HOW: Record<FootagePin['by'], string> = {
+  spot: 'Drag the mark on the stage onto something with detail, such as a corner, then follow it.',
+  'two-spots':
+    'Drag both marks on the stage onto something with detail, such as corners, then follow them.',
+  corners:
+    'Drag the four marks onto the corners of something flat, such as a sign, then follow them. ' +
+    'What is pinned to them lies on it in perspective.',
+};
+
 /** What is followed in footage, so that other things can hold to it. */
 export function PinsSection({ footage }: { footage: Footage }) {
   const pins = footage.pins ?? [];
+  const paths = useEditor((s) => s.doc?.paths) ?? [];
   return (
     <Fold title="What moves in it" aside={pins.length || ''} open={pins.length > 0}>
       <p className="mb-2 text-[12px] leading-snug text-soft">
         Mark something in the picture and have it followed. Words, pictures, groups and paths can
         then be pinned to it: choose them, and go to Move.
       </p>
-      <div className="mb-2 flex gap-1.5">
-        <button
-          type="button"
-          className="btn flex-1"
-          title="What is pinned to it goes where it goes"
-          onClick={() => markPin(footage, 'spot')}
-        >
-          <Crosshair className="size-4" /> A spot
-        </button>
-        <button
-          type="button"
-          className="btn flex-1"
-          title="What is pinned to them goes, turns and grows with them"
-          onClick={() => markPin(footage, 'two-spots')}
-        >
-          <Crosshair className="size-4" /> Two spots
-        </button>
+      <div className="mb-2 grid grid-cols-2 gap-1.5">
+        {MARKS.map(({ by, label, title }) => (
+          <button
+            key={by}
+            type="button"
+            className="btn"
+            title={title}
+            onClick={() => markPin(footage, by)}
+          >
+            {label}
+          </button>
+        ))}
+        <Menu>
+          <MenuButton
+            className="btn w-full"
+            disabled={paths.length === 0}
+            title="The part of something flat that lies within a path: what is pinned to it lies on it as it is seen"
+          >
+            Within a path
+          </MenuButton>
+          <MenuItems anchor="bottom start" className="menu max-h-80 [--anchor-gap:4px]">
+            {paths.map((p) => (
+              <MenuItem key={p.id}>
+                <button type="button" className="menu-item" onClick={() => markArea(footage, p.id)}>
+                  {p.name}
+                </button>
+              </MenuItem>
+            ))}
+          </MenuItems>
+        </Menu>
       </div>
       {pins.map((p) => (
         <PinCard key={p.id} footage={footage} pin={p} />
@@ -44,7 +93,6 @@ export function PinsSection({ footage }: { footage: Footage }) {
 function PinCard({ footage, pin }: { footage: Footage; pin: FootagePin }) {
   const open = usePins((s) => s.open === pin.id);
   const running = usePins((s) => (s.running?.pin === pin.id ? s.running : null));
-  const two = pin.by === 'two-spots';
   const put = (parts: { name?: string; smoothing?: number }, merge: string) =>
     applyEdit({ op: 'changePin', item: footage.id, pin: pin.id, ...parts }, merge + pin.id);
   return (
@@ -79,10 +127,7 @@ function PinCard({ footage, pin }: { footage: Footage; pin: FootagePin }) {
       {open && (
         <div className="mt-2">
           {pin.frames.length === 1 && !running && (
-            <p className="mb-2 text-[12px] leading-snug text-soft">
-              Drag {two ? 'both marks' : 'the mark'} on the stage onto something with detail, such
-              as a corner, then follow {two ? 'them' : 'it'}.
-            </p>
+            <p className="mb-2 text-[12px] leading-snug text-soft">{HOW[pin.by]}</p>
           )}
           <PinStrip footage={footage} pin={pin} coming={running?.frames} />
           {running ? (
@@ -151,7 +196,7 @@ const isDoubt = (f: FootagePin['frames'][number]) =>
 function Ended({ footage, pin }: { footage: Footage; pin: FootagePin }) {
   const ended = usePins((s) => (s.ended?.pin === pin.id ? s.ended : null));
   if (!ended) return null;
-  const [mark, it] = pin.by === 'two-spots' ? ['the marks', 'they are'] : ['the mark', 'it is'];
+  const [mark, it] = pin.by === 'spot' ? ['the mark', 'it is'] : ['the marks', 'they are'];
   return (
     <div role="alert" className="my-2 text-[12px] leading-snug text-ochre">
       {ended.why === 'flat' ? (

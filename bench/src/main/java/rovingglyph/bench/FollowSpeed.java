@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import rovingglyph.follow.Following;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Rect;
 import rovingglyph.render.FootageSource;
 
 /** How many frames of 1920 x 1080 are followed in a second, decoded from a file. */
@@ -20,10 +21,11 @@ final class FollowSpeed {
     FootageSource source = new FootageSource(file, times, 1920, 1080, true, 1, "bt709");
     Point bolt = new Point(1232.36, 372.56);
     Point other = new Point(1726.04, 372.56);
-    for (List<Point> marks : List.of(List.of(bolt), List.of(bolt, other))) {
+    List<Point> board = new Rect(1190, 330, 1770, 560).corners();
+    for (List<Point> marks : List.of(List.of(bolt), List.of(bolt, other), board)) {
       int[] found = {0};
       long begun = System.nanoTime();
-      new Following(source, 0, marks)
+      new Following(source, 0, marks, List.of())
           .run(
               FRAMES,
               frames -> {

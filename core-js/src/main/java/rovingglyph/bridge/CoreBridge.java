@@ -500,18 +500,16 @@ public final class CoreBridge {
   /**
    * What the groups round an item and the paths that carry it and them do to it, of a lettering
    * with its own rotation if asked; of a cut, what is done to its path. As the six numbers of SVG's
-   * {@code matrix()}.
+   * {@code matrix()}: in perspective as it is in the middle of the item.
    */
   @JSExport
   public static double[] groupTransform(String item, double time, boolean turned) {
-    PreparedLettering l = prepared.letterings().get(item);
-    if (turned && l != null) {
-      return numbers(l.stands(time));
+    if (prepared.scene().item(item) instanceof ForegroundCut c) {
+      return numbers(prepared.near(item, prepared.standing(c, time), time));
     }
-    return numbers(
-        prepared.scene().item(item) instanceof ForegroundCut c
-            ? prepared.standing(c, time)
-            : prepared.groupTransform(item).map(time));
+    Affine map = prepared.near(item, prepared.groupTransform(item).map(time), time);
+    PreparedLettering l = prepared.letterings().get(item);
+    return numbers(turned && l != null ? map.times(l.turned(time)) : map);
   }
 
   private static double[] numbers(Affine m) {
@@ -521,13 +519,19 @@ public final class CoreBridge {
   /** The same without the path that carries the item itself. */
   @JSExport
   public static double[] roundTransform(String item, double time) {
-    return numbers(prepared.round(item, time));
+    return numbers(prepared.near(item, prepared.round(item, time), time));
   }
 
   /** See {@link PinBridge#points}; nothing where none is seen. */
   @JSExport
   public static double[] pinPoints(String pin, double time) {
     return PinBridge.points(prepared, pin, time);
+  }
+
+  /** See {@link PinBridge#area}. */
+  @JSExport
+  public static double[] pinArea(String pin, double time) {
+    return PinBridge.area(prepared, pin, time);
   }
 
   /** See {@link PinBridge#known}. */

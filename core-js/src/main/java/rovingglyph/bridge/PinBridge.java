@@ -2,8 +2,9 @@ package rovingglyph.bridge;
 
 import java.util.List;
 import rovingglyph.frame.PreparedScene;
-import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
+import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Footage;
 import rovingglyph.scene.FootagePin;
 import rovingglyph.scene.Scene;
@@ -18,9 +19,28 @@ final class PinBridge {
     if (f == null || Double.isNaN(f.moment(time))) {
       return new double[0];
     }
+    return placed(scene, f, seen(f, pin, time), time);
+  }
+
+  private static List<Point> seen(Footage f, String pin, double time) {
     FootagePin p = f.pin(pin);
-    List<Point> points = p.frames().get(p.frame(f.moment(time))).points();
-    Affine map = scene.footagePixels(f, time);
+    return p.frames().get(p.frame(f.moment(time))).points();
+  }
+
+  /** The same round the area that is followed; nothing where all between its corners is. */
+  static double[] area(PreparedScene scene, String pin, double time) {
+    Footage f = scene.scene().pinned(pin);
+    if (f == null || Double.isNaN(f.moment(time)) || f.pin(pin).area().isEmpty()) {
+      return new double[0];
+    }
+    List<Point> corners = new Rect(0, 0, 1, 1).corners();
+    Projection between = Projection.of(corners, seen(f, pin, time));
+    List<Point> round = f.pin(pin).area().stream().map(between::apply).toList();
+    return placed(scene, f, round, time);
+  }
+
+  private static double[] placed(PreparedScene scene, Footage f, List<Point> points, double time) {
+    Projection map = scene.footagePixels(f, time);
     double[] out = new double[2 * points.size()];
     for (int i = 0; i < points.size(); i++) {
       Point at = map.apply(points.get(i));

@@ -7,6 +7,7 @@ import rovingglyph.frame.LayerEffects;
 import rovingglyph.frame.LineStyle;
 import rovingglyph.frame.Op;
 import rovingglyph.frame.PathStep;
+import rovingglyph.geometry.Projection;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.Gradient;
@@ -38,6 +39,10 @@ final class FrameConstants {
         + "/** A longer corner of a line is cut off, in shares of half its width. */\n"
         + "export const MITER_LIMIT = "
         + LineStyle.MITER_LIMIT
+        + ";\n\n"
+        + "/** Nearer to the eye nothing is seen; see the Java class Projection. */\n"
+        + "export const NEAREST = "
+        + Projection.NEAREST
         + ";\n\n"
         + "/** What can be chosen for each kind of effect, and what is chosen where it is left out. */\n"
         + "export const EFFECT_OPTIONS: Record<string, { name: string; usual: string }[]> = {\n"

@@ -5,6 +5,7 @@ import static rovingglyph.schema.Field.field;
 import java.util.List;
 import java.util.function.Function;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.scene.Footage;
 import rovingglyph.scene.FootagePin;
 import rovingglyph.scene.Pin;
@@ -32,7 +33,7 @@ public final class PinCodec {
   private static final Field<FootagePin.Frame, List<Point>> POINTS =
       field(
               "points",
-              Types.pairs(2, -PathCodec.FARTHEST, PathCodec.FARTHEST),
+              Types.pairs(FootagePin.By.CORNERS.marks(), -PathCodec.FARTHEST, PathCodec.FARTHEST),
               FootagePin.Frame::points)
           .required(List.of())
           .about("in pixels of the footage, as many as are marked");
@@ -58,7 +59,13 @@ public final class PinCodec {
           .fallback(FootagePin.By.SPOT)
           .about(
               "a spot: things follow its place; two spots: they turn and grow with the line between"
-                  + " them, too");
+                  + " them, too; corners, four of something flat: they lie in its plane");
+  private static final Field<FootagePin, List<Point>> AREA =
+      field("area", Types.pairs(FootagePin.MOST_AREA, 0, 1), FootagePin::area)
+          .usual(List.of())
+          .about(
+              "of what is marked by corners the part that is followed, a polygon in shares across"
+                  + " and down between them; all of it without");
   private static final Field<FootagePin, Double> SMOOTHING =
       field("smoothing", Types.number(0, FootagePin.SMOOTHEST, "s"), FootagePin::smoothing)
           .usual(0.0)
@@ -71,7 +78,7 @@ public final class PinCodec {
   /** What is followed in footage. */
   static final Schema<FootagePin> FOLLOWED =
       Schema.<FootagePin>named("FootagePin")
-          .with(ID, NAME, BY, SMOOTHING, FRAMES)
+          .with(ID, NAME, BY, AREA, SMOOTHING, FRAMES)
           .keeping(FootagePin::extras)
           .made(
               v -> {
@@ -80,6 +87,7 @@ public final class PinCodec {
                         v.get(ID),
                         v.get(NAME),
                         v.get(BY),
+                        List.copyOf(v.get(AREA)),
                         v.get(SMOOTHING),
                         List.copyOf(v.get(FRAMES)),
                         v.rest());
@@ -96,11 +104,18 @@ public final class PinCodec {
           .fallback(0.0)
           .about("the time of the scene at which it stands as it does by itself");
 
+  private static final Field<Pin, Boolean> LAID =
+      field("laid", Types.flag(), Pin::laid)
+          .usual(false)
+          .about(
+              "instead all of the frame is fitted between the corners that are followed, so that"
+                  + " what fills it covers them");
+
   private static final Schema<Pin> PIN =
       Schema.<Pin>named("Pin")
-          .with(TO, AT)
+          .with(TO, AT, LAID)
           .keeping(Pin::extras)
-          .made(v -> new Pin(v.get(TO), v.get(AT), v.rest()));
+          .made(v -> new Pin(v.get(TO), v.get(AT), v.get(LAID), v.rest()));
 
   private PinCodec() {}
 
@@ -128,6 +143,10 @@ public final class PinCodec {
       int marks = pin.by().marks();
       if (f.points().size() != marks) {
         v.fields().problem(place + ".points", "has " + f.points().size(), marks + " points");
+        return;
+      }
+      if (pin.by() == FootagePin.By.CORNERS && !Projection.isConvex(f.points())) {
+        v.fields().problem(place + ".points", "go round no area", "four corners in order");
         return;
       }
     }

@@ -85,7 +85,7 @@ final class ForegroundCuts {
     if (MatteCheck.isCircular(scene.withItem(c), c.id())) {
       throw new IllegalArgumentException("A cut cannot be made of itself, or of what holds it");
     }
-    Affine place = CutArea.of(scene, c.in(Affine.IDENTITY)).map(time);
-    return c.in(place.inverse());
+    CutArea area = CutArea.of(scene, c.in(Affine.IDENTITY));
+    return c.in(area.map(time).inverse().near(area.edge(time).bounds().centre()));
   }
 }

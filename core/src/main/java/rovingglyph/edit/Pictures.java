@@ -13,6 +13,7 @@ import rovingglyph.frame.GroupTransform;
 import rovingglyph.frame.PreparedPicture;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
 import rovingglyph.motion.Timeline;
@@ -268,7 +269,8 @@ final class Pictures {
       throw new IllegalArgumentException("Nothing of the picture is left: crop less of it first");
     }
     Rect frame = new Rect(0, 0, scene.width(), scene.height());
-    Affine round = GroupTransform.of(scene, p.id()).map(time);
+    Projection groups = GroupTransform.of(scene, p.id()).map(time);
+    Affine round = groups.near(groups.inverse().apply(frame.centre()));
     Affine map = Place.map(p, time);
     double now = Math.hypot(map.a(), map.b());
     Affine whole = round.times(map);

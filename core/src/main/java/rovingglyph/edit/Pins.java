@@ -9,7 +9,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import rovingglyph.document.PinCodec;
+import rovingglyph.frame.PreparedPath;
+import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
+import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Footage;
 import rovingglyph.scene.FootagePin;
 import rovingglyph.scene.GuidePath;
@@ -30,13 +34,24 @@ final class Pins {
   private static final Field<Values, Double> MOMENT =
       argument("moment", SECONDS).about("the time of the frame in the footage");
   private static final Field<Values, List<Point>> POINTS =
-      argument("points", Types.pairs(2, -Arguments.FAR, Arguments.FAR));
+      argument("points", Types.pairs(FootagePin.By.CORNERS.marks(), -Arguments.FAR, Arguments.FAR));
   private static final Field<Values, List<FootagePin.Frame>> FRAMES =
       argument("frames", PinCodec.FRAME_LIST);
   private static final Field<Values, Double> SMOOTHING =
       argument("smoothing", Types.number(0, FootagePin.SMOOTHEST, "s")).optional();
   private static final Field<Values, String> TO =
       argument("to", Types.orNull(Types.text(Types.LONGEST_ID))).optional();
+
+  /** Of the edge of an area, by which it is kept. */
+  private static final int AREA_POINTS = 120;
+
+  /** Pixels of footage: smaller areas show nothing. */
+  private static final double LEAST_AREA = 4;
+
+  private static final Field<Values, Boolean> LAID =
+      argument("laid", Types.flag())
+          .optional()
+          .about("all of the frame is fitted between the corners");
 
   static final List<Command> ALL =
       List.of(
@@ -45,6 +60,11 @@ final class Pins {
               "Marked what moves",
               List.of(ITEM, ID, Arguments.NAME, BY, MOMENT, POINTS),
               Pins::marked),
+          Command.of(
+              "markArea",
+              "Marked what moves",
+              List.of(ITEM, ID, Arguments.NAME, MOMENT, PathCommands.PATH, PLAYHEAD),
+              Pins::areaMarked),
           Command.of(
               "setPin",
               "Set a pin in a frame",
@@ -72,9 +92,10 @@ final class Pins {
           Appearances.ofEach(
               "pinTo",
               "Pinned to footage",
-              List.of(TO, PLAYHEAD),
+              List.of(TO, PLAYHEAD, LAID),
               (target, item, v) ->
-                  item.with(item.properties().pinned(pin(target.scene(), v)), item.values())),
+                  item.with(
+                      item.properties().pinned(pin(target.scene(), v, isLaid(v))), item.values())),
           Command.of(
               "pinPath", "Pinned a path", List.of(PathCommands.PATH, TO, PLAYHEAD), Pins::path));
 
@@ -91,11 +112,39 @@ final class Pins {
     if (points.size() != by.marks()) {
       throw new IllegalArgumentException("Mark " + by.marks() + " points, not " + points.size());
     }
+    if (by == FootagePin.By.CORNERS && !Projection.isConvex(points)) {
+      throw new IllegalArgumentException("Corners go round an area in order: drag them apart");
+    }
     return new FootagePin.Frame(moment, 100, FootagePin.How.SET, List.copyOf(points));
   }
 
   /** Something new to follow in the footage {@code item}, as it is in one frame. */
   private static Scene marked(Scene scene, Values v) {
+    return marked(scene, v, v.get(BY), v.get(POINTS), List.of());
+  }
+
+  /** What lies within the {@code path} as it stands at the {@code time}. */
+  private static Scene areaMarked(Scene scene, Values v) {
+    Footage f = footage(scene, v.get(ITEM));
+    GuidePath path = Arguments.path(scene, v.get(PathCommands.PATH));
+    double time = Math.max(0, v.get(PLAYHEAD));
+    Contour edge = PreparedPath.inFootage(scene, path.id(), f, time);
+    Rect box = edge.bounds();
+    if (!(box.width() >= LEAST_AREA && box.height() >= LEAST_AREA)) {
+      throw new IllegalArgumentException("This path goes round no area: choose another");
+    }
+    List<Point> area = new ArrayList<>();
+    for (int i = 0; i < AREA_POINTS; i++) {
+      Point p = edge.at(edge.length() * i / AREA_POINTS).point();
+      double x = (p.x() - box.left()) / box.width();
+      double y = (p.y() - box.top()) / box.height();
+      area.add(new Point(Math.min(Math.max(x, 0), 1), Math.min(Math.max(y, 0), 1)));
+    }
+    return marked(scene, v, FootagePin.By.CORNERS, box.corners(), area);
+  }
+
+  private static Scene marked(
+      Scene scene, Values v, FootagePin.By by, List<Point> points, List<Point> area) {
     Footage f = footage(scene, v.get(ITEM));
     if (f.pins().size() >= FootagePin.MOST) {
       throw new IllegalArgumentException(
@@ -111,9 +160,10 @@ final class Pins {
         new FootagePin(
             id,
             given == null ? "Pin " + (all.size() + 1) : given,
-            v.get(BY),
+            by,
+            area,
             0,
-            List.of(frame(v.get(MOMENT), v.get(POINTS), v.get(BY))),
+            List.of(frame(v.get(MOMENT), points, by)),
             UnknownFields.NONE));
     return scene.withItem(f.with(all));
   }
@@ -151,19 +201,23 @@ final class Pins {
         .withoutLost();
   }
 
+  private static boolean isLaid(Values v) {
+    return v.get(LAID) != null && v.get(LAID);
+  }
+
   /** As things stand at the {@code time}; with {@code to} null they are held by nothing. */
-  private static Pin pin(Scene scene, Values v) {
+  private static Pin pin(Scene scene, Values v, boolean laid) {
     if (v.get(TO) == null) {
       return null;
     }
     if (scene.pinned(v.get(TO)) == null) {
       throw new IllegalArgumentException("There is no such pin any more");
     }
-    return new Pin(v.get(TO), Math.max(0, v.get(PLAYHEAD)), UnknownFields.NONE);
+    return new Pin(v.get(TO), Math.max(0, v.get(PLAYHEAD)), laid, UnknownFields.NONE);
   }
 
   private static Scene path(Scene scene, Values v) {
     GuidePath path = Arguments.path(scene, v.get(PathCommands.PATH));
-    return scene.withPath(path.with(path.label().pinned(pin(scene, v))));
+    return scene.withPath(path.with(path.label().pinned(pin(scene, v, false))));
   }
 }

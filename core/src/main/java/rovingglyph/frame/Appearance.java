@@ -4,6 +4,7 @@ import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.AnimatedValue;
@@ -30,22 +31,26 @@ public final class Appearance {
   private final double alpha;
   private final boolean isolated;
   private final double time;
-  private final Affine map;
+  private final Projection map;
+  private final Affine near;
   private final double scale;
 
   /**
    * @param alpha of the item as a whole, 0 to 1
    * @param isolated whether it is a layer in any case
    * @param map of the groups round it
+   * @param near the same in the middle of the item, by which lengths of effects and of a clip go;
+   *     of one that {@link #hasLengths} not it does not matter
    */
-  Appearance(Item item, double alpha, boolean isolated, double time, Affine map) {
+  Appearance(Item item, double alpha, boolean isolated, double time, Projection map, Affine near) {
     this.item = item;
     this.properties = item.properties();
     this.alpha = alpha;
     this.isolated = isolated;
     this.time = time;
     this.map = map;
-    this.scale = Math.hypot(map.a(), map.b());
+    this.near = near;
+    this.scale = Math.hypot(near.a(), near.b());
   }
 
   /** The effects that are done to its picture, of kinds that are known. */
@@ -53,6 +58,11 @@ public final class Appearance {
     return item.properties().effects().stream()
         .filter(e -> !e.off() && e.kind() != null && e.kind() != Effect.Kind.OUTLINE)
         .toList();
+  }
+
+  /** Whether anything of an item's finish has lengths. */
+  static boolean hasLengths(Item item) {
+    return item.properties().clip() != null || !effects(item).isEmpty();
   }
 
   /** Whether any effect of an item adds something to it, which is faded with it as a whole. */
@@ -95,7 +105,7 @@ public final class Appearance {
           for (Effect e : effects) {
             CastShadow cast = e.kind() == Effect.Kind.CAST_SHADOW ? cast(item, e, time) : null;
             if (cast != null && cast.isSeen()) {
-              cast.paint(frame, map, contents);
+              cast.paint(frame, map, scale, contents);
             }
           }
           filtered(frame, before, contents);
@@ -140,7 +150,8 @@ public final class Appearance {
         double x = value(e, Effect.DX);
         double y = value(e, Effect.DY);
         double spread = value(e, Effect.SPREAD) * scale;
-        to.shadow(map.a() * x + map.c() * y, map.b() * x + map.d() * y, spread, shade(e), false);
+        to.shadow(
+            near.a() * x + near.c() * y, near.b() * x + near.d() * y, spread, shade(e), false);
       }
       case GLOW -> {
         if (e.choice(Effect.GLOW_SIDE) == Effect.GlowSide.INNER) {
@@ -159,7 +170,7 @@ public final class Appearance {
    * How far the effects of an item paint beyond it at a time, px; a cast shadow's only its blur.
    */
   public static double reach(Item item, double time) {
-    Appearance a = new Appearance(item, 1, false, time, Affine.IDENTITY);
+    Appearance a = new Appearance(item, 1, false, time, Projection.IDENTITY, Affine.IDENTITY);
     LayerEffects all = new LayerEffects();
     double cast = 0;
     for (Effect e : effects(item)) {

@@ -1,15 +1,30 @@
 package rovingglyph.frame;
 
+import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.ProjectedPath;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.SubPath;
 import rovingglyph.type.Outline;
 
 /** Whether a mapped outline and a rectangle have a point in common. */
 final class AreaTouch {
   private AreaTouch() {}
 
-  static boolean touches(Outline outline, Affine map, Rect area) {
+  static boolean touches(Outline outline, Projection map, Rect area) {
+    if (map.isFlat()) {
+      return touches(outline, map.flat(), area);
+    }
+    List<SubPath> seen =
+        outline.subPaths().stream()
+            .map(p -> ProjectedPath.area(p, map, ProjectedPath.EXACT))
+            .toList();
+    return touches(Outline.of(seen), Affine.IDENTITY, area);
+  }
+
+  private static boolean touches(Outline outline, Affine map, Rect area) {
     Rect box = map.apply(outline.bounds());
     if (box.isEmpty() || !box.meets(area)) {
       return false;

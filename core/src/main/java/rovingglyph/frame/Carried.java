@@ -2,7 +2,7 @@ package rovingglyph.frame;
 
 import java.util.List;
 import java.util.Map;
-import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Projection;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Scene;
@@ -31,22 +31,22 @@ record Carried(GroupTransform round, PinMap pin, Carriage ride) {
   }
 
   /** What the pin does to the item, in the pixels round it. */
-  Affine pinned(double time) {
+  Projection pinned(double time) {
     if (pin == null) {
-      return Affine.IDENTITY;
+      return Projection.IDENTITY;
     }
-    Affine groups = round.map(time);
+    Projection groups = round.map(time);
     return groups.inverse().times(pin.map(time)).times(groups);
   }
 
   /** What is done to each copy of the item that is seen, in the pixels round it. */
-  List<Affine> maps(double time) {
-    Affine held = pinned(time);
+  List<Projection> maps(double time) {
+    Projection held = pinned(time);
     return ride == null ? List.of(held) : ride.maps(time).stream().map(held::times).toList();
   }
 
   /** What is done to the first copy, seen or not. */
-  Affine first(double time) {
+  Projection first(double time) {
     return ride == null ? pinned(time) : pinned(time).times(ride.first(time));
   }
 

@@ -1,6 +1,7 @@
 package rovingglyph.frame;
 
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Projection;
 import rovingglyph.scene.Bitmapped;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Effect;
@@ -42,7 +43,7 @@ public record CastShadow(
 
   /** Paints the item under a map. */
   interface Contents {
-    void paint(Affine map);
+    void paint(Projection map);
   }
 
   /** The map of the item to its shadow, in the pixels round it. */
@@ -102,9 +103,9 @@ public record CastShadow(
    * Adds it to a frame.
    *
    * @param map of the groups round the item
+   * @param scale of it in the middle of the item
    */
-  void paint(Frame frame, Affine map, Contents item) {
-    double scale = Math.hypot(map.a(), map.b());
+  void paint(Frame frame, Projection map, double scale, Contents item) {
     frame.push(opacity, BlendMode.NORMAL, LayerEffects.NONE);
     for (int i = 0; i < bands(); i++) {
       BlendMode blend = i == 0 ? BlendMode.NORMAL : BlendMode.PLUS_LIGHTER;
@@ -138,7 +139,7 @@ public record CastShadow(
             0,
             -1,
             Bitmapped.STILL,
-            shadow.times(new Affine(0, -farEnd, 1, 0, 0, 0)),
+            Projection.of(shadow.times(new Affine(0, -farEnd, 1, 0, 0, 0))),
             offsets,
             new int[BANDS],
             opacities));

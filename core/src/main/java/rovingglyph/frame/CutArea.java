@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.motion.Place;
 import rovingglyph.motion.Timeline;
@@ -35,8 +36,8 @@ public record CutArea(ForegroundCut cut, Item source, Carried carried, PreparedP
   }
 
   /** The map of the path's pixels to those round the item that is cut. */
-  public Affine map(double time) {
-    Affine map = carried.first(time);
+  public Projection map(double time) {
+    Projection map = carried.first(time);
     if (source instanceof Transformed t) {
       map = map.times(Place.map(t, time));
     }
@@ -66,21 +67,25 @@ public record CutArea(ForegroundCut cut, Item source, Carried carried, PreparedP
 
   /** What of it is outlined, in the pixels round the item that is cut. */
   List<ItemShape> shapes(double time) {
-    Affine map = map(time);
+    Projection map = map(time);
     List<SubPath> area = area(time);
-    return area.isEmpty()
-        ? List.of()
-        : List.of(new ItemShape(List.of(Piece.own(area, map)), Math.hypot(map.a(), map.b())));
+    if (area.isEmpty()) {
+      return List.of();
+    }
+    Affine near = near(map, time);
+    Piece piece = new Piece(-1, area, map);
+    return List.of(new ItemShape(List.of(piece), Math.hypot(near.a(), near.b())));
   }
 
   /** Paints what tells how much is seen. Where the path is nothing, nothing is. */
-  void paint(Frame frame, Affine round, double time) {
-    Affine map = round.times(map(time));
-    double scale = Math.hypot(map.a(), map.b());
-    double blur = value(Channel.CUT_EDGE, time) * scale / Appearance.SOFT_EDGE_DEVIATIONS;
+  void paint(Frame frame, Projection round, double time) {
     if (area(time).isEmpty()) {
       return;
     }
+    Projection map = round.times(map(time));
+    Affine near = near(map, time);
+    double scale = Math.hypot(near.a(), near.b());
+    double blur = value(Channel.CUT_EDGE, time) * scale / Appearance.SOFT_EDGE_DEVIATIONS;
     frame.mapped(map);
     if (blur > 0) {
       frame.push(1, BlendMode.NORMAL, new LayerEffects().blur(blur));
@@ -89,6 +94,11 @@ public record CutArea(ForegroundCut cut, Item source, Carried carried, PreparedP
     if (blur > 0) {
       frame.pop();
     }
+  }
+
+  /** A map as it is in the middle of the path. */
+  private Affine near(Projection map, double time) {
+    return map.isFlat() ? map.flat() : map.near(edge(time).bounds().centre());
   }
 
   private void grown(Frame frame, double time) {
@@ -105,10 +115,8 @@ public record CutArea(ForegroundCut cut, Item source, Carried carried, PreparedP
       frame.matte(true);
     }
     if (grow != 0) {
-      frame.stroke(0, 1, new LineStyle(2 * Math.abs(grow), 1, 0, NO_DASH));
-      frame.beginInline();
-      frame.line(edge(time));
-      frame.endInline();
+      LineStyle line = new LineStyle(2 * Math.abs(grow), 1, 0, NO_DASH);
+      frame.stroke(0, 1, line, List.of(edge(time)));
     }
     if (grow < 0) {
       frame.pop();
@@ -122,7 +130,7 @@ public record CutArea(ForegroundCut cut, Item source, Carried carried, PreparedP
    */
   boolean touches(double time, Window spot) {
     List<SubPath> area = area(time);
-    return !area.isEmpty() && spot.touched(Outline.of(area), map(time));
+    return !area.isEmpty() && spot.within(map(time)).touched(Outline.of(area), Affine.IDENTITY);
   }
 
   private double value(Channel c, double time) {

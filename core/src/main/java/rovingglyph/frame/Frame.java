@@ -8,6 +8,8 @@ import rovingglyph.geometry.Arc;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Cubic;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.ProjectedPath;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Quadratic;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.Segment;
@@ -39,6 +41,12 @@ public final class Frame {
   /** Instead of an index: a map and steps in units of their own follow. */
   static final int MAPPED = -2;
 
+  /** By this share the width of a line may be off. */
+  private static final double SAME_WIDTH = 0.08;
+
+  /** What is flattened to less than this is seen from its edge, and has no lines. */
+  private static final double EDGE_ON = 1e-6;
+
   /** Where the box of a layer stands in its entry. */
   private static final int BOX = HEAD + 2;
 
@@ -47,7 +55,11 @@ public final class Frame {
   private int size;
   private int entry = -1;
   private int steps;
-  private Affine map = Affine.IDENTITY;
+  private Projection map = Projection.IDENTITY;
+
+  /** The same where it has no perspective, else what is done to points that are projected. */
+  private Affine flat = Affine.IDENTITY;
+
   private int outlinesFrom;
   private int imagesFrom;
 
@@ -63,6 +75,9 @@ public final class Frame {
   /** Whether points are written as they are given, and only their box is mapped. */
   private boolean ownUnits;
 
+  /** Whether points are written as they are given, to be projected when their outline ends. */
+  private boolean gathering;
+
   /**
    * @param outlines that are named by index
    */
@@ -71,12 +86,13 @@ public final class Frame {
   }
 
   /** What follows is given in pixels that this map brings to those of the scene. */
-  void mapped(Affine inner) {
+  void mapped(Projection inner) {
     map = inner;
+    flat = inner.isFlat() ? inner.flat() : Affine.IDENTITY;
   }
 
   /** The map that was given last. */
-  Affine map() {
+  Projection map() {
     return map;
   }
 
@@ -179,24 +195,16 @@ public final class Frame {
       fill(p.rgb(), p.alpha());
       return;
     }
-    Affine m = map.times(p.map());
+    Projection m = map.times(p.map());
     if (p.kind() == FramePaint.Kind.IMAGE) {
-      begin(Op.FILL, 10);
-      add(
-          p.kind().ordinal(),
-          p.alpha(),
-          imagesFrom + p.image(),
-          p.moment(),
-          m.a(),
-          m.b(),
-          m.c(),
-          m.d(),
-          m.e(),
-          m.f());
+      begin(Op.FILL, FramePaint.IMAGE_SIZE);
+      add(p.kind().ordinal(), p.alpha(), imagesFrom + p.image(), p.moment());
+      add(m);
       return;
     }
-    begin(Op.FILL, 9 + 3 * p.offsets().length);
-    add(p.kind().ordinal(), p.alpha(), m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+    begin(Op.FILL, FramePaint.GRADED_HEAD + 3 * p.offsets().length);
+    add(p.kind().ordinal(), p.alpha());
+    add(m);
     add(p.offsets().length);
     for (int i = 0; i < p.offsets().length; i++) {
       add(p.offsets()[i], p.colours()[i], p.opacities()[i]);
@@ -204,15 +212,23 @@ public final class Frame {
   }
 
   void outline(int index, double a, double b, double c, double d, double e, double f) {
+    if (!map.isFlat()) {
+      Projection there = map.times(new Affine(a, b, c, d, e, f));
+      beginInline();
+      gathering = false;
+      outlines.get(outlinesFrom + index).subPaths().forEach(p -> projected(p, there));
+      endInline();
+      return;
+    }
     grow(STRIDE);
     int at = size;
     numbers[size++] = outlinesFrom + index;
-    numbers[size++] = map.a() * a + map.c() * b;
-    numbers[size++] = map.b() * a + map.d() * b;
-    numbers[size++] = map.a() * c + map.c() * d;
-    numbers[size++] = map.b() * c + map.d() * d;
-    numbers[size++] = map.a() * e + map.c() * f + map.e();
-    numbers[size++] = map.b() * e + map.d() * f + map.f();
+    numbers[size++] = flat.a() * a + flat.c() * b;
+    numbers[size++] = flat.b() * a + flat.d() * b;
+    numbers[size++] = flat.a() * c + flat.c() * d;
+    numbers[size++] = flat.b() * c + flat.d() * d;
+    numbers[size++] = flat.a() * e + flat.c() * f + flat.e();
+    numbers[size++] = flat.b() * e + flat.d() * f + flat.f();
     if (!layers.isEmpty()) {
       Rect box = placed(at).apply(outlines.get(outlinesFrom + index).bounds());
       if (!box.isEmpty()) {
@@ -222,8 +238,8 @@ public final class Frame {
     }
   }
 
-  private void outline(int index, Affine m) {
-    outline(index, m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+  private void outline(int index) {
+    outline(index, 1, 0, 0, 1, 0, 0);
   }
 
   private Affine placed(int at) {
@@ -242,15 +258,37 @@ public final class Frame {
     numbers[size++] = INLINE;
     steps = size;
     numbers[size++] = 0;
+    gathering = !map.isFlat();
   }
 
   void endInline() {
+    if (gathering) {
+      gathering = false;
+      List<SubPath> given = StepPaths.of(Arrays.copyOfRange(numbers, steps + 1, size));
+      size = steps + 1;
+      given.forEach(p -> projected(p, map));
+    }
     numbers[steps] = size - steps - 1;
   }
 
-  /** Begins a line in the pixels that are mapped; outlines in steps follow. */
-  void stroke(int rgb, double alpha, LineStyle line) {
-    beginStroke(rgb, alpha, line.scaled(Math.hypot(map.a(), map.b())));
+  /** What is seen of a part of an area in perspective. */
+  private void projected(SubPath p, Projection there) {
+    SubPath seen = ProjectedPath.area(p, there, ProjectedPath.EXACT);
+    if (!seen.segments().isEmpty()) {
+      subPath(seen);
+    }
+  }
+
+  /** Draws along contours in the pixels that are mapped. */
+  void stroke(int rgb, double alpha, LineStyle line, List<Contour> contours) {
+    if (!map.isFlat()) {
+      foreshortened(rgb, alpha, line, contours, map);
+      return;
+    }
+    beginStroke(rgb, alpha, line.scaled(Math.hypot(flat.a(), flat.b())));
+    beginInline();
+    contours.forEach(this::line);
+    endInline();
   }
 
   private void beginStroke(int rgb, double alpha, LineStyle line) {
@@ -279,16 +317,16 @@ public final class Frame {
 
   /** Adds a piece to an area. */
   void area(Piece p) {
+    Projection outer = map;
+    mapped(outer.times(p.map()));
     if (p.index() >= 0) {
-      outline(p.index(), p.map());
-      return;
+      outline(p.index());
+    } else {
+      beginInline();
+      p.subPaths().forEach(this::subPath);
+      endInline();
     }
-    Affine outer = map;
-    map = outer.times(p.map());
-    beginInline();
-    p.subPaths().forEach(this::subPath);
-    endInline();
-    map = outer;
+    mapped(outer);
   }
 
   /**
@@ -297,37 +335,96 @@ public final class Frame {
    * @param share how much of the edges is there, see {@link Piece#begun}
    */
   void stroke(int rgb, LineStyle line, Piece p, double share) {
-    Affine m = map.times(p.map());
+    Projection there = map.times(p.map());
+    if (!there.isFlat()) {
+      foreshortened(rgb, 1, line, p.begun(share), there);
+      return;
+    }
+    Affine m = there.flat();
     if (!m.isSimilarity()) {
-      stretched(rgb, line, p.begun(share), m);
+      stretched(rgb, 1, line, m, () -> p.begun(share).forEach(this::line));
       return;
     }
     beginStroke(rgb, 1, line.scaled(Math.hypot(m.a(), m.b())));
+    flat = m;
     if (share >= 1 && p.index() >= 0) {
-      outline(p.index(), p.map());
-      return;
+      outline(p.index());
+    } else {
+      beginInline();
+      p.begun(share).forEach(this::line);
+      endInline();
     }
-    Affine outer = map;
-    map = m;
-    beginInline();
-    p.begun(share).forEach(this::line);
-    endInline();
-    map = outer;
+    flat = map.flat();
   }
 
-  private void stretched(int rgb, LineStyle line, List<Contour> contours, Affine m) {
-    beginStroke(rgb, 1, line);
+  /**
+   * Lines in perspective: where they belong, and as wide and as stretched throughout as they are in
+   * the middle of them all; where that would show, the area that they cover.
+   */
+  private void foreshortened(
+      int rgb, double alpha, LineStyle line, List<Contour> contours, Projection there) {
+    Rect box = Rect.EMPTY;
+    for (Contour c : contours) {
+      box = box.union(c.bounds());
+    }
+    Affine m = box.isEmpty() ? Affine.IDENTITY : there.near(box.centre());
+    double size = Math.hypot(Math.hypot(m.a(), m.b()), Math.hypot(m.c(), m.d()));
+    if (box.isEmpty() || Math.abs(m.a() * m.d() - m.b() * m.c()) < EDGE_ON * size * size) {
+      return;
+    }
+    if (varies(box.grown(line.reach()), there)) {
+      fill(rgb, alpha);
+      beginInline();
+      gathering = false;
+      flat = Affine.IDENTITY;
+      StrokeArea.of(contours, line, size).forEach(p -> projected(p, there));
+      endInline();
+      flat = map.isFlat() ? map.flat() : Affine.IDENTITY;
+      return;
+    }
+    Projection own = Projection.of(m.inverse()).times(there);
+    double tolerance = ProjectedPath.EXACT / size;
+    stretched(
+        rgb,
+        alpha,
+        line,
+        m,
+        () ->
+            contours.stream()
+                .map(c -> new SubPath(c.segments(), c.closed()))
+                .flatMap(p -> ProjectedPath.line(p, own, tolerance).stream())
+                .forEach(p -> line(new Contour(p.segments(), p.closed()))));
+  }
+
+  /** Whether lines in a part of the plane are to be seen as of different widths. */
+  private static boolean varies(Rect box, Projection there) {
+    double middle = there.weight(box.centre());
+    for (Point p : box.corners()) {
+      if (Math.abs(there.weight(p) / middle - 1) > SAME_WIDTH) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /**
+   * Lines that are stretched.
+   *
+   * @param written writes the steps of them, before the map
+   */
+  private void stretched(int rgb, double alpha, LineStyle line, Affine m, Runnable written) {
+    beginStroke(rgb, alpha, line);
     around *= Math.hypot(Math.hypot(m.a(), m.b()), Math.hypot(m.c(), m.d()));
     add(MAPPED, m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
-    Affine outer = map;
-    map = m;
+    Affine outer = flat;
+    flat = m;
     ownUnits = true;
     steps = size;
     add(0);
-    contours.forEach(this::line);
+    written.run();
     endInline();
     ownUnits = false;
-    map = outer;
+    flat = outer;
   }
 
   /** The steps round a part of an area. */
@@ -380,11 +477,11 @@ public final class Frame {
   }
 
   private void point(double x, double y) {
-    double px = map.a() * x + map.c() * y + map.e();
-    double py = map.b() * x + map.d() * y + map.f();
-    numbers[size++] = ownUnits ? x : px;
-    numbers[size++] = ownUnits ? y : py;
-    if (!layers.isEmpty()) {
+    double px = flat.a() * x + flat.c() * y + flat.e();
+    double py = flat.b() * x + flat.d() * y + flat.f();
+    numbers[size++] = ownUnits || gathering ? x : px;
+    numbers[size++] = ownUnits || gathering ? y : py;
+    if (!layers.isEmpty() && !gathering) {
       include(px, py);
     }
   }
@@ -396,6 +493,10 @@ public final class Frame {
     numbers[box + 1] = Math.min(numbers[box + 1], y - around);
     numbers[box + 2] = Math.max(numbers[box + 2], x + around);
     numbers[box + 3] = Math.max(numbers[box + 3], y + around);
+  }
+
+  private void add(Projection m) {
+    add(m.a(), m.b(), m.c(), m.d(), m.e(), m.f(), m.g(), m.h(), m.i());
   }
 
   private void add(double... more) {

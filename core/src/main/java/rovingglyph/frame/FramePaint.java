@@ -3,12 +3,13 @@ package rovingglyph.frame;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.scene.Bitmapped;
 import rovingglyph.scene.Gradient;
 
 /**
  * What an area or a line is painted with. In a display list: the {@link Kind}, alpha, and of a
- * plain paint the colour; of an image its index, its moment and the six numbers of its map; of a
+ * plain paint the colour; of an image its index, its moment and the nine numbers of its map; of a
  * gradient these numbers, the count of its stops, and for each its offset, colour and opacity.
  *
  * @param alpha 0 to 1, on top of what the stops have
@@ -31,7 +32,7 @@ public record FramePaint(
     int rgb,
     int image,
     double moment,
-    Affine map,
+    Projection map,
     double[] offsets,
     int[] colours,
     double[] opacities) {
@@ -43,6 +44,12 @@ public record FramePaint(
     IMAGE
   }
 
+  /** Numbers that an image takes in a display list. */
+  static final int IMAGE_SIZE = 13;
+
+  /** Numbers of a gradient before its stops. */
+  static final int GRADED_HEAD = 12;
+
   private static final double[] NO_STOPS = {};
 
   static FramePaint plain(int rgb, double alpha) {
@@ -50,7 +57,7 @@ public record FramePaint(
         Kind.PLAIN, alpha, rgb, -1, Bitmapped.STILL, null, NO_STOPS, new int[0], NO_STOPS);
   }
 
-  static FramePaint image(int index, double moment, Affine map, double alpha) {
+  static FramePaint image(int index, double moment, Projection map, double alpha) {
     return new FramePaint(Kind.IMAGE, alpha, 0, index, moment, map, NO_STOPS, new int[0], NO_STOPS);
   }
 
@@ -75,7 +82,7 @@ public record FramePaint(
         0,
         -1,
         Bitmapped.STILL,
-        map.times(new Affine(dx, dy, -dy, dx, from.x(), from.y())),
+        Projection.of(map.times(new Affine(dx, dy, -dy, dx, from.x(), from.y()))),
         stops.stream().mapToDouble(s -> s.offset() / 100).toArray(),
         stops.stream().mapToInt(Gradient.Stop::colour).toArray(),
         // A canvas takes 256 opacities of a stop: all painters are given the nearest of these.
@@ -86,8 +93,8 @@ public record FramePaint(
   static int size(double[] n, int at) {
     return switch (Kind.values()[(int) n[at]]) {
       case PLAIN -> 3;
-      case IMAGE -> 10;
-      case LINEAR, RADIAL -> 9 + 3 * (int) n[at + 8];
+      case IMAGE -> IMAGE_SIZE;
+      case LINEAR, RADIAL -> GRADED_HEAD + 3 * (int) n[at + GRADED_HEAD - 1];
     };
   }
 
@@ -99,20 +106,22 @@ public record FramePaint(
     if (kind == Kind.IMAGE) {
       return image((int) n[at + 2], n[at + 3], map(n, at + 4), n[at + 1]);
     }
-    int count = (int) n[at + 8];
+    int count = (int) n[at + GRADED_HEAD - 1];
     double[] offsets = new double[count];
     int[] colours = new int[count];
     double[] opacities = new double[count];
     for (int i = 0; i < count; i++) {
-      offsets[i] = n[at + 9 + 3 * i];
-      colours[i] = (int) n[at + 10 + 3 * i];
-      opacities[i] = n[at + 11 + 3 * i];
+      offsets[i] = n[at + GRADED_HEAD + 3 * i];
+      colours[i] = (int) n[at + GRADED_HEAD + 1 + 3 * i];
+      opacities[i] = n[at + GRADED_HEAD + 2 + 3 * i];
     }
     return new FramePaint(
         kind, n[at + 1], 0, -1, Bitmapped.STILL, map(n, at + 2), offsets, colours, opacities);
   }
 
-  private static Affine map(double[] n, int at) {
-    return new Affine(n[at], n[at + 1], n[at + 2], n[at + 3], n[at + 4], n[at + 5]);
+  private static Projection map(double[] n, int at) {
+    return new Projection(
+        n[at], n[at + 1], n[at + 2], n[at + 3], n[at + 4], n[at + 5], n[at + 6], n[at + 7],
+        n[at + 8]);
   }
 }

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Projection;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
@@ -21,8 +21,8 @@ import rovingglyph.scene.Transformed;
 public record GroupTransform(List<Step> steps) {
   /** One map after another; the group is null where there is none. */
   private record Step(Carried carried, Group group) {
-    Affine map(double time) {
-      Affine first = carried.first(time);
+    Projection map(double time) {
+      Projection first = carried.first(time);
       return group == null ? first : first.times(Place.map(group, time));
     }
 
@@ -64,8 +64,8 @@ public record GroupTransform(List<Step> steps) {
   }
 
   /** The map of the item's pixels to those of the frame. */
-  public Affine map(double time) {
-    Affine map = Affine.IDENTITY;
+  public Projection map(double time) {
+    Projection map = Projection.IDENTITY;
     for (Step s : steps) {
       map = map.times(s.map(time));
     }

@@ -3,6 +3,9 @@ package rovingglyph.frame;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
+import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Channel;
 
 /**
@@ -19,8 +22,13 @@ record ItemShape(List<Piece> pieces, double unit, double alpha, ToDoubleFunction
   }
 
   /** The shape as a member of a group. */
-  ItemShape within(Affine map, double opacity) {
-    double scale = Math.hypot(map.a(), map.b());
+  ItemShape within(Projection map, double opacity) {
+    Rect box = Rect.EMPTY;
+    for (Piece p : map.isFlat() ? List.<Piece>of() : pieces) {
+      box = box.union(p.bounds());
+    }
+    Affine near = map.near(box.isEmpty() ? Point.ORIGIN : box.centre());
+    double scale = Math.hypot(near.a(), near.b());
     return new ItemShape(
         pieces.stream().map(p -> p.mapped(map)).toList(), unit * scale, alpha * opacity, null);
   }

@@ -199,7 +199,7 @@ public final class Outlines {
     for (ItemShape s : all) {
       double reach = pen.line(s.unit()).reach();
       for (Piece p : s.pieces()) {
-        Affine m = p.map();
+        Affine m = p.near();
         double most = Math.hypot(Math.hypot(m.a(), m.b()), Math.hypot(m.c(), m.d()));
         box = box.union(p.bounds().grown(reach * most));
       }

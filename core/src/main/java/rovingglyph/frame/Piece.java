@@ -5,6 +5,8 @@ import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Line;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.Segment;
 import rovingglyph.geometry.SubPath;
@@ -16,24 +18,38 @@ import rovingglyph.geometry.SubPath;
  * @param subPaths the same as segments
  * @param map of its units to the pixels round the item
  */
-record Piece(int index, List<SubPath> subPaths, Affine map) {
+record Piece(int index, List<SubPath> subPaths, Projection map) {
+  Piece(int index, List<SubPath> subPaths, Affine map) {
+    this(index, subPaths, Projection.of(map));
+  }
+
   static Piece own(List<SubPath> subPaths, Affine map) {
     return new Piece(-1, subPaths, map);
   }
 
-  Piece mapped(Affine outer) {
+  Piece mapped(Projection outer) {
     return new Piece(index, subPaths, outer.times(map));
   }
 
   /** The box round it in the pixels round the item; with a turn it may be larger than need be. */
   Rect bounds() {
+    return map.apply(ownBounds());
+  }
+
+  private Rect ownBounds() {
     Rect box = Rect.EMPTY;
     for (SubPath p : subPaths) {
       for (Segment s : p.segments()) {
         box = box.union(s.bounds());
       }
     }
-    return box.isEmpty() ? box : map.apply(box);
+    return box;
+  }
+
+  /** The map as it is in its middle. */
+  Affine near() {
+    Rect box = map.isFlat() ? Rect.EMPTY : ownBounds();
+    return map.near(box.isEmpty() ? Point.ORIGIN : box.centre());
   }
 
   /**

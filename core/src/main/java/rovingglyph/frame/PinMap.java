@@ -1,9 +1,12 @@
 package rovingglyph.frame;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
+import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Footage;
 import rovingglyph.scene.FootagePin;
 import rovingglyph.scene.Pin;
@@ -28,7 +31,11 @@ public final class PinMap {
   private final FootagePin followed;
   private final GroupTransform round;
 
-  private PinMap(Pin pin, Footage footage, GroupTransform round) {
+  /** The corners of the scene's frame. */
+  private final List<Point> frame;
+
+  private PinMap(Scene scene, Pin pin, Footage footage, GroupTransform round) {
+    this.frame = new Rect(0, 0, scene.width(), scene.height()).corners();
     this.pin = pin;
     this.footage = footage;
     this.followed = footage.pin(pin.to());
@@ -45,18 +52,30 @@ public final class PinMap {
     Footage footage = pin == null ? null : scene.pinned(pin.to());
     return footage == null
         ? null
-        : new PinMap(pin, footage, GroupTransform.of(scene, footage.id(), paths));
+        : new PinMap(scene, pin, footage, GroupTransform.of(scene, footage.id(), paths));
   }
 
   /** The map from where what is pinned stands by itself to where it is, in pixels of the frame. */
-  public Affine map(double time) {
-    return place(time).times(moved(time)).times(place(pin.at()).inverse());
+  public Projection map(double time) {
+    return isLaid()
+        ? place(time).times(laid(time))
+        : place(time).times(moved(time)).times(place(pin.at()).inverse());
   }
 
   /** The same in footage that stays where it is when it is pinned. */
-  Affine within(double time) {
-    Affine stands = place(pin.at());
-    return stands.times(moved(time)).times(stands.inverse());
+  Projection within(double time) {
+    Projection stands = place(pin.at());
+    return isLaid() ? stands.times(laid(time)) : stands.times(moved(time)).times(stands.inverse());
+  }
+
+  private boolean isLaid() {
+    return pin.laid() && followed.by() == FootagePin.By.CORNERS;
+  }
+
+  /** All of the frame between the corners that are followed, in pixels of the footage. */
+  private Projection laid(double time) {
+    Projection between = Projection.of(frame, points(time));
+    return between == null ? Projection.IDENTITY : between;
   }
 
   /** Whether the pin holds to this footage. */
@@ -65,20 +84,37 @@ public final class PinMap {
   }
 
   /** What was followed, from when it was pinned to a time, in pixels of the footage. */
-  private Affine moved(double time) {
+  private Projection moved(double time) {
     List<Point> from = points(pin.at());
     List<Point> to = points(time);
+    return switch (followed.by()) {
+      case SPOT -> Projection.of(shifted(from, to));
+      case TWO_SPOTS -> Projection.of(turned(from, to));
+      case CORNERS -> {
+        Projection seen = Projection.of(from, to);
+        yield seen == null ? Projection.of(shifted(from, to)) : seen;
+      }
+    };
+  }
+
+  /** By as much as what is marked moves on the whole. */
+  private static Affine shifted(List<Point> from, List<Point> to) {
+    Point by = Point.ORIGIN;
+    for (int i = 0; i < from.size(); i++) {
+      by = by.plus(to.get(i).minus(from.get(i)).times(1.0 / from.size()));
+    }
+    return Affine.translate(by.x(), by.y());
+  }
+
+  /** As the line between two points moves. */
+  private static Affine turned(List<Point> from, List<Point> to) {
     Point a = from.get(0);
     Point b = to.get(0);
-    Affine moved = Affine.translate(b.x() - a.x(), b.y() - a.y());
-    if (followed.by() == FootagePin.By.SPOT) {
-      return moved;
-    }
     Point u = from.get(1).minus(a);
     Point v = to.get(1).minus(b);
     double square = u.x() * u.x() + u.y() * u.y();
     if (square < NEAREST * NEAREST) {
-      return moved;
+      return Affine.translate(b.x() - a.x(), b.y() - a.y());
     }
     double c = (u.x() * v.x() + u.y() * v.y()) / square;
     double s = (u.x() * v.y() - u.y() * v.x()) / square;
@@ -116,13 +152,14 @@ public final class PinMap {
         sums[2 * n + 1] += weight * p.y();
       }
     }
-    Point first = new Point(sums[0] / all, sums[1] / all);
-    return sums.length == 2
-        ? List.of(first)
-        : List.of(first, new Point(sums[2] / all, sums[3] / all));
+    List<Point> out = new ArrayList<>();
+    for (int n = 0; n < sums.length; n += 2) {
+      out.add(new Point(sums[n] / all, sums[n + 1] / all));
+    }
+    return out;
   }
 
-  private Affine place(double time) {
+  private Projection place(double time) {
     return pixels(footage, round, time);
   }
 
@@ -131,7 +168,7 @@ public final class PinMap {
    *
    * @param round what the groups round it do, and what moves it besides its own place
    */
-  static Affine pixels(Footage footage, GroupTransform round, double time) {
+  static Projection pixels(Footage footage, GroupTransform round, double time) {
     Affine pixels = new Affine(1.0 / footage.pixelWidth(), 0, 0, 1.0 / footage.pixelHeight(), 0, 0);
     return round.map(time).times(new PreparedPicture(footage, 0).square(time)).times(pixels);
   }

@@ -55,12 +55,8 @@ public record PreparedFilledPath(FilledPath item, PreparedPath path) implements 
       frame.endInline();
     }
     if (width(time) > 0) {
-      int cap = item.cap().ordinal();
-      frame.stroke(
-          colour(Channel.STROKE, time), alpha, new LineStyle(width(time), cap, 0, NO_DASH));
-      frame.beginInline();
-      frame.line(c);
-      frame.endInline();
+      LineStyle line = new LineStyle(width(time), item.cap().ordinal(), 0, NO_DASH);
+      frame.stroke(colour(Channel.STROKE, time), alpha, line, List.of(c));
     }
     outlines.over(frame, () -> shapes(time));
   }

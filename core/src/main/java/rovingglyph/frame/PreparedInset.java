@@ -2,6 +2,7 @@ package rovingglyph.frame;
 
 import java.util.List;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.BlendMode;
@@ -70,8 +71,8 @@ public record PreparedInset(
   @Override
   public void paint(Frame list, double time, double alpha, Outlines outlines) {
     outlines.beneath(list, () -> shapes(time), solid());
-    Affine round = list.map();
-    Affine there = round.times(map(time));
+    Projection round = list.map();
+    Projection there = round.times(map(time));
     PlacedRect frame = new PlacedRect(shown.area(), Affine.IDENTITY);
     // A layer of its own: nothing in it is blended with what is round it.
     list.push(1, BlendMode.NORMAL, LayerEffects.NONE);
@@ -98,7 +99,7 @@ public record PreparedInset(
     }
     SceneHits hits = new SceneHits(shown, within(time));
     return hasBackground()
-        || !hits.topmost(shown.scene().stack(), spot.within(map(time))).isEmpty();
+        || !hits.topmost(shown.scene().stack(), spot.within(Projection.of(map(time)))).isEmpty();
   }
 
   /** Whether all of its texts have been shaped. */

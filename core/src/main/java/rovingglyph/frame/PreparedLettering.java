@@ -6,6 +6,7 @@ import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.geometry.SvgPath;
@@ -100,19 +101,20 @@ public record PreparedLettering(
 
   /** The placements of a row with what the groups round it do, in pixels of the frame. */
   public List<Placement> inFrame(RowLayout row) {
-    Affine map = groupTransform.map(row.values().time());
-    double turn = Math.atan2(map.b(), map.a());
-    double scale = Math.hypot(map.a(), map.b());
+    Projection groups = groupTransform.map(row.values().time());
     List<Placement> out = new ArrayList<>();
     for (Placement p : placements(row)) {
+      Affine map = groups.near(p.at());
+      double turn = Math.atan2(map.b(), map.a());
+      double scale = Math.hypot(map.a(), map.b());
       out.add(p.turned(map.apply(p.at()), turn).scaled(scale));
     }
     return out;
   }
 
-  /** The map of its path, turned by its own rotation, to the pixels of the frame. */
-  public Affine stands(double time) {
-    return groupTransform.map(time).times(turn(values(time)));
+  /** What its own rotation does to it. */
+  public Affine turned(double time) {
+    return turn(values(time));
   }
 
   /** The lettering's own rotation. */

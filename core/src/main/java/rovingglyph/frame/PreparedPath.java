@@ -1,10 +1,12 @@
 package rovingglyph.frame;
 
+import java.util.HashMap;
 import java.util.Map;
-import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.paths.GuideContour;
+import rovingglyph.scene.Footage;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Scene;
 
@@ -41,6 +43,14 @@ public final class PreparedPath {
     return out;
   }
 
+  /** A path of a scene as it lies on footage at a time, in pixels of that. */
+  public static Contour inFootage(Scene scene, String id, Footage footage, double time) {
+    Map<String, PreparedPath> known = new HashMap<>();
+    Contour there = of(scene, id, known).at(time);
+    GroupTransform round = GroupTransform.of(scene, footage.id(), known);
+    return there.mapped(PinMap.pixels(footage, round, time).inverse());
+  }
+
   /** The path as the document has it. */
   public GuidePath path() {
     return path;
@@ -62,8 +72,8 @@ public final class PreparedPath {
   }
 
   /** What the pin of the path does to it, in the pixels of the frame. */
-  public Affine pinned(double seconds) {
-    return pin == null ? Affine.IDENTITY : pin.map(seconds);
+  public Projection pinned(double seconds) {
+    return pin == null ? Projection.IDENTITY : pin.map(seconds);
   }
 
   /** The contour as an item sees it that it is a part of, whose own motion comes to it too. */

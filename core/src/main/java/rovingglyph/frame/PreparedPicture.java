@@ -2,6 +2,7 @@ package rovingglyph.frame;
 
 import java.util.List;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
 import rovingglyph.motion.Timeline;
@@ -42,7 +43,8 @@ public record PreparedPicture(Bitmapped picture, int image) implements PreparedI
     if (alpha <= 0 || seen.isEmpty()) {
       return;
     }
-    FramePaint paint = FramePaint.image(image, picture.moment(time), square(time), alpha);
+    FramePaint paint =
+        FramePaint.image(image, picture.moment(time), Projection.of(square(time)), alpha);
     outlines.beneath(list, () -> shapes(time), solid());
     placed(time).fill(list, paint);
     outlines.over(list, () -> shapes(time));

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.AnimatedValue;
@@ -86,7 +87,7 @@ public record PreparedScene(
    */
   public Frame at(double time, double shutter) {
     Frame frame = new Frame(outlines);
-    new ScenePainting(this, frame, time, shutter).paint(scene.stack(), Affine.IDENTITY);
+    new ScenePainting(this, frame, time, shutter).paint(scene.stack(), Projection.IDENTITY);
     return frame;
   }
 
@@ -103,12 +104,12 @@ public record PreparedScene(
    * What the footage that it is pinned to and the path that carries it do to each copy of an item
    * that is seen, in the pixels round it.
    */
-  List<Affine> rides(Item item, double time) {
+  List<Projection> rides(Item item, double time) {
     return carried(item).maps(time);
   }
 
   /** What the footage that it is pinned to does to an item, in the pixels round it. */
-  public Affine pinned(Item item, double time) {
+  public Projection pinned(Item item, double time) {
     return carried(item).pinned(time);
   }
 
@@ -121,7 +122,7 @@ public record PreparedScene(
   }
 
   /** The map of the pixels of footage, upright, to those of the frame. */
-  public Affine footagePixels(Footage footage, double time) {
+  public Projection footagePixels(Footage footage, double time) {
     return PinMap.pixels(footage, groupTransform(footage.id()), time);
   }
 
@@ -132,8 +133,8 @@ public record PreparedScene(
   }
 
   /** The map of the pixels of a cut's path to those of the frame, as the cut is seen. */
-  public Affine standing(ForegroundCut cut, double time) {
-    Affine carried = groupTransform(cut.id()).map(time).times(round(cut.id(), time).inverse());
+  public Projection standing(ForegroundCut cut, double time) {
+    Projection carried = groupTransform(cut.id()).map(time).times(round(cut.id(), time).inverse());
     return carried.times(round(cut.source(), time)).times(cutArea(cut).map(time));
   }
 
@@ -148,13 +149,13 @@ public record PreparedScene(
   }
 
   /** What the groups round an item do to it, with the paths that carry them. */
-  public Affine round(String id, double time) {
+  public Projection round(String id, double time) {
     return round(id, time, 0);
   }
 
   /** The same, each at the time of its own shutter. */
-  Affine round(String id, double time, double shutter) {
-    Affine map = Affine.IDENTITY;
+  Projection round(String id, double time, double shutter) {
+    Projection map = Projection.IDENTITY;
     for (Group g : scene.groupsRound(id)) {
       double at = opened(g, time, shutter);
       map = map.times(carried(g).first(at)).times(Place.map(g, at));
@@ -190,7 +191,7 @@ public record PreparedScene(
   }
 
   /** The same with an item that rides elsewhere. */
-  public Rect box(String id, double time, List<Affine> rides) {
+  public Rect box(String id, double time, List<Projection> rides) {
     Item item = scene.item(id);
     if (!isPainted(item)) {
       return Rect.EMPTY;
@@ -203,10 +204,22 @@ public record PreparedScene(
     return frame.box();
   }
 
+  /**
+   * A map of the pixels round an item as it is in the middle of the item: in perspective it is
+   * another one elsewhere.
+   */
+  public Affine near(String id, Projection map, double time) {
+    if (map.isFlat()) {
+      return map.flat();
+    }
+    Rect box = box(id, time, List.of(Projection.IDENTITY));
+    return map.near((box.isEmpty() ? area() : box).centre());
+  }
+
   /** The id of the topmost visible item within {@code reach} px of a point; empty if none is. */
   public String itemAt(Point p, double time, double reach) {
     Rect spot = new Rect(p.x() - reach, p.y() - reach, p.x() + reach, p.y() + reach);
-    return new SceneHits(this, time).topmost(scene.stack(), new Window(spot, Affine.IDENTITY));
+    return new SceneHits(this, time).topmost(scene.stack(), new Window(spot, Projection.IDENTITY));
   }
 
   /** With other values of an item that rides. */

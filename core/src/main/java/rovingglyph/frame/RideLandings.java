@@ -3,8 +3,8 @@ package rovingglyph.frame;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
 import rovingglyph.motion.Timeline;
@@ -94,7 +94,7 @@ final class RideLandings {
 
   /** The offset at which the point that rides is nearest to the middle of the frame. */
   private double centred(double time, double near) {
-    Affine round = prepared.round(item.id(), time);
+    Projection round = prepared.round(item.id(), time);
     Point middle = round.inverse().apply(prepared.area().centre());
     Track now = prepared.carriage(item).track(time);
     double offset = now.contour().nearest(middle).distance();

@@ -1,8 +1,8 @@
 package rovingglyph.frame;
 
 import java.util.List;
-import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Projection;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.Clip;
 import rovingglyph.scene.ForegroundCut;
@@ -33,10 +33,10 @@ final class SceneHits {
       if (item.hidden() || !item.properties().shownAt(time) || isClippedAway(item, spot)) {
         continue;
       }
-      for (Affine ride : prepared.rides(item, time)) {
+      for (Projection ride : prepared.rides(item, time)) {
         Window there = spot.within(ride);
         if (item instanceof Group g) {
-          String found = topmost(g.members(), there.within(Place.map(g, time)));
+          String found = topmost(g.members(), there.within(Projection.of(Place.map(g, time))));
           if (!found.isEmpty()) {
             return found;
           }
@@ -64,12 +64,12 @@ final class SceneHits {
 
   private boolean touchesOnce(Item item, Window spot) {
     if (item instanceof Group g) {
-      Window within = spot.within(Place.map(g, time));
+      Window within = spot.within(Projection.of(Place.map(g, time)));
       return g.members().stream().anyMatch(m -> touches(scene.item(m), within));
     }
     if (item instanceof ForegroundCut c) {
       Item source = scene.item(c.source());
-      Affine back = prepared.round(c.id(), time).inverse();
+      Projection back = prepared.round(c.id(), time).inverse();
       Window there = spot.within(back.times(prepared.round(source.id(), time)));
       return prepared.isPainted(c)
           && source.properties().shownAt(time)

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.BlendMode;
@@ -38,7 +39,7 @@ final class ScenePainting {
    *
    * @param map of the pixels round them to those of the frame
    */
-  void paint(List<String> ids, Affine map) {
+  void paint(List<String> ids, Projection map) {
     for (String id : ids) {
       if (!scene.item(id).hidden()) {
         paint(scene.item(id), map);
@@ -46,19 +47,19 @@ final class ScenePainting {
     }
   }
 
-  private void paint(Item item, Affine map) {
+  private void paint(Item item, Projection map) {
     double at = prepared.opened(item, time, shutter);
     boolean there = item.properties().shownAt(time) && prepared.isPainted(item);
     double opacity = there ? opacity(item, at) : 0;
     if (opacity <= 0) {
       return;
     }
-    List<Affine> rides = prepared.rides(item, at);
+    List<Projection> rides = prepared.rides(item, at);
     // As in CSS, what effects make of an item is faded with it.
     boolean whole = rides.size() > 1 || overlaps(item, at) || Appearance.adds(item);
     double alpha = whole ? opacity : 1;
     boolean isolated = item instanceof Group g && scene.blendsWithin(g);
-    new Appearance(item, alpha, isolated, at, map)
+    new Appearance(item, alpha, isolated, at, map, near(item, map, at))
         .paint(
             frame,
             clip(item, at),
@@ -67,10 +68,16 @@ final class ScenePainting {
               paint(by, elsewhere(item, by, map));
             },
             round -> {
-              for (Affine ride : rides) {
+              for (Projection ride : rides) {
                 contents(item, round.times(ride), at, whole ? 1 : opacity);
               }
             });
+  }
+
+  /** What lengths of an item's finish go by; in perspective it takes as long as the item itself. */
+  private Affine near(Item item, Projection map, double at) {
+    boolean asked = Appearance.hasLengths(item) && !map.isFlat();
+    return asked ? prepared.near(item.id(), map, at) : map.flat();
   }
 
   private double opacity(Item item, double at) {
@@ -94,7 +101,7 @@ final class ScenePainting {
    * @param map of the item's pixels to those of the frame
    * @param opacity what it is painted with, if it is not faded as a whole
    */
-  void contents(Item item, Affine map, double at, double opacity) {
+  void contents(Item item, Projection map, double at, double opacity) {
     frame.mapped(map);
     if (item instanceof Group g) {
       outlined(g, map, at, () -> paint(g.members(), map.times(Place.map(g, at))));
@@ -110,7 +117,7 @@ final class ScenePainting {
   }
 
   /** Something with its outlines: of a group they go round each of its members. */
-  private void outlined(Item item, Affine map, double at, Runnable contents) {
+  private void outlined(Item item, Projection map, double at, Runnable contents) {
     Outlines outlines = outlines(item, at);
     outlines.beneath(frame, () -> shapes(item, map, at), prepared.solid(item));
     contents.run();
@@ -119,9 +126,9 @@ final class ScenePainting {
   }
 
   /** The item that is cut, once more, and as much of it as lies in the path. */
-  private void cut(ForegroundCut c, Affine map, double at) {
+  private void cut(ForegroundCut c, Projection map, double at) {
     Item source = scene.item(c.source());
-    Affine there = elsewhere(c, source, map);
+    Projection there = elsewhere(c, source, map);
     frame.push(1, BlendMode.NORMAL, LayerEffects.NONE);
     paint(source, there);
     frame.matte(false);
@@ -136,16 +143,16 @@ final class ScenePainting {
    *
    * @param map of the pixels round the item, or one copy of it, to those of the frame
    */
-  private Affine elsewhere(Item item, Item other, Affine map) {
-    Affine here = prepared.round(item.id(), time, shutter);
-    Affine there = prepared.round(other.id(), time, shutter);
+  private Projection elsewhere(Item item, Item other, Projection map) {
+    Projection here = prepared.round(item.id(), time, shutter);
+    Projection there = prepared.round(other.id(), time, shutter);
     return here.equals(map) ? there : map.times(here.inverse()).times(there);
   }
 
   /** What of a group or a cut is outlined, in the pixels of the item. */
-  private List<ItemShape> shapes(Item item, Affine map, double at) {
+  private List<ItemShape> shapes(Item item, Projection map, double at) {
     if (item instanceof ForegroundCut c) {
-      Affine back = map.inverse().times(elsewhere(c, scene.item(c.source()), map));
+      Projection back = map.inverse().times(elsewhere(c, scene.item(c.source()), map));
       return prepared.cutArea(c).shapes(at).stream().map(s -> s.within(back, 1)).toList();
     }
     List<ItemShape> out = new ArrayList<>();
@@ -158,15 +165,15 @@ final class ScenePainting {
         continue;
       }
       double opacity = opacity(member, at);
-      for (Affine ride : prepared.rides(member, at)) {
-        Affine inner = placed.times(ride);
+      for (Projection ride : prepared.rides(member, at)) {
+        Projection inner = Projection.of(placed).times(ride);
         shapesOf(member, map.times(inner), at).forEach(s -> out.add(s.within(inner, opacity)));
       }
     }
     return out;
   }
 
-  private List<ItemShape> shapesOf(Item item, Affine map, double at) {
+  private List<ItemShape> shapesOf(Item item, Projection map, double at) {
     PreparedItem plain = prepared.items().get(item.id());
     return plain == null ? shapes(item, map, at) : plain.shapes(at);
   }

@@ -61,10 +61,7 @@ final class TrailLine {
       return;
     }
     double[] dash = trail.dash().stream().mapToDouble(d -> d).toArray();
-    frame.stroke(
-        trail.colour(), alpha, new LineStyle(trail.width(), trail.cap().ordinal(), 0, dash));
-    frame.beginInline();
-    pieces.forEach(frame::line);
-    frame.endInline();
+    LineStyle line = new LineStyle(trail.width(), trail.cap().ordinal(), 0, dash);
+    frame.stroke(trail.colour(), alpha, line, pieces);
   }
 }

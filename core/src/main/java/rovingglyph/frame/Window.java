@@ -1,43 +1,56 @@
 package rovingglyph.frame;
 
+import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.ProjectedPath;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.type.Outline;
 
 /** A part of the frame as something in groups sees it. */
 final class Window {
   private final Rect area;
-  private final Affine map;
+  private final Projection map;
   private final boolean plain;
+
+  /** The map in the middle of the area. */
+  private final Affine near;
+
   private final double scale;
 
+  /** The area in the pixels of what looks, in perspective; else null. */
+  private final List<Point> corners;
+
   /**
-   * @param map of the pixels of what looks to those of the frame, the same in all directions
+   * @param map of the pixels of what looks to those of the frame; without perspective the same in
+   *     all directions
    */
-  Window(Rect area, Affine map) {
+  Window(Rect area, Projection map) {
     this.area = area;
     this.map = map;
     // Most stand in no group, and landings look thousands of times.
-    this.plain = map.equals(Affine.IDENTITY);
-    this.scale = Math.hypot(map.a(), map.b());
+    this.plain = map.equals(Projection.IDENTITY);
+    this.near = map.isFlat() ? map.flat() : map.near(map.inverse().apply(area.centre()));
+    this.scale = Math.hypot(near.a(), near.b());
+    this.corners = map.isFlat() ? null : ProjectedPath.polygon(area.corners(), map.inverse());
   }
 
   Rect area() {
     return area;
   }
 
-  Affine map() {
+  Projection map() {
     return map;
   }
 
   /** The same as something sees it whose pixels a map takes to those of what looks. */
-  Window within(Affine inner) {
+  Window within(Projection inner) {
     return new Window(area, map.times(inner));
   }
 
-  /** Pixels of the frame per pixel of what looks. */
+  /** Pixels of the frame per pixel of what looks, in its middle. */
   double scale() {
     return scale;
   }
@@ -49,7 +62,7 @@ final class Window {
 
   /** Whether a mapped outline reaches into it. */
   boolean touched(Outline outline, Affine inner) {
-    return AreaTouch.touches(outline, plain ? inner : map.times(inner), area);
+    return AreaTouch.touches(outline, plain ? Projection.of(inner) : map.times(inner), area);
   }
 
   /** How far a contour passes by it, in the pixels of what looks; as exact as {@link Contour}. */
@@ -65,8 +78,11 @@ final class Window {
   }
 
   double depth(double innerX, double innerY) {
-    double x = plain ? innerX : map.a() * innerX + map.c() * innerY + map.e();
-    double y = plain ? innerY : map.b() * innerX + map.d() * innerY + map.f();
+    if (corners != null) {
+      return depth(corners, innerX, innerY);
+    }
+    double x = plain ? innerX : near.a() * innerX + near.c() * innerY + near.e();
+    double y = plain ? innerY : near.b() * innerX + near.d() * innerY + near.f();
     double dx = Math.min(x - area.left(), area.right() - x);
     double dy = Math.min(y - area.top(), area.bottom() - y);
     if (dx >= 0 && dy >= 0) {
@@ -75,5 +91,26 @@ final class Window {
     double outX = Math.min(dx, 0);
     double outY = Math.min(dy, 0);
     return -Math.sqrt(outX * outX + outY * outY) / scale;
+  }
+
+  /** Signed distance of a point to the edge of a polygon that bulges everywhere. */
+  private static double depth(List<Point> polygon, double x, double y) {
+    double nearest = Double.POSITIVE_INFINITY;
+    boolean left = false;
+    boolean right = false;
+    for (int i = 0; i < polygon.size(); i++) {
+      Point p = polygon.get(i);
+      Point q = polygon.get((i + 1) % polygon.size());
+      double ux = q.x() - p.x();
+      double uy = q.y() - p.y();
+      double vx = x - p.x();
+      double vy = y - p.y();
+      double square = ux * ux + uy * uy;
+      double along = square == 0 ? 0 : Math.min(Math.max((ux * vx + uy * vy) / square, 0), 1);
+      nearest = Math.min(nearest, Math.hypot(vx - along * ux, vy - along * uy));
+      left |= ux * vy - uy * vx < 0;
+      right |= ux * vy - uy * vx > 0;
+    }
+    return left && right ? -nearest : nearest;
   }
 }

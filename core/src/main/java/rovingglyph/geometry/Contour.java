@@ -216,6 +216,11 @@ public final class Contour {
     return new Contour(out, closed);
   }
 
+  /** The contour in perspective, see {@link ProjectedPath}. */
+  public Contour mapped(Projection map) {
+    return map.isFlat() ? mapped(map.flat()) : ProjectedPath.contour(this, map);
+  }
+
   /** A closed contour that begins at a distance of this one; an open one is given back as it is. */
   public Contour startingAt(double distance) {
     double d = wrap(distance);

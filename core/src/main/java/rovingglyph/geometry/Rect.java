@@ -1,5 +1,7 @@
 package rovingglyph.geometry;
 
+import java.util.List;
+
 /** An axis-parallel rectangle; empty while {@code right < left}. */
 public record Rect(double left, double top, double right, double bottom) {
   public static final Rect EMPTY =
@@ -40,6 +42,15 @@ public record Rect(double left, double top, double right, double bottom) {
             Math.min(right, o.right),
             Math.min(bottom, o.bottom));
     return both.isEmpty() ? EMPTY : both;
+  }
+
+  /** Clockwise from the upper left, with y down. */
+  public List<Point> corners() {
+    return List.of(
+        new Point(left, top),
+        new Point(right, top),
+        new Point(right, bottom),
+        new Point(left, bottom));
   }
 
   /** With so much more on every side. */

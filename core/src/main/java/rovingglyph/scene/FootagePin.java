@@ -12,18 +12,29 @@ import rovingglyph.geometry.Point;
  * @param id unique in the scene
  * @param name as lists show it
  * @param by what is marked, which says what of the motion things follow
+ * @param area the part of what four corners mark that is followed: a polygon, in shares across and
+ *     down between them as in a unit square; empty for all of it
  * @param smoothing seconds: the standard deviation of the Gaussian by which unrest is taken out of
  *     the motion; 0 leaves it as it was found
  * @param frames ascending by time; before the first and after the last nothing moves
  */
 public record FootagePin(
-    String id, String name, By by, double smoothing, List<Frame> frames, UnknownFields extras) {
+    String id,
+    String name,
+    By by,
+    List<Point> area,
+    double smoothing,
+    List<Frame> frames,
+    UnknownFields extras) {
 
   /** The most frames that one has. */
   public static final int MOST_FRAMES = 10_000;
 
   /** The most that footage has. */
   public static final int MOST = 50;
+
+  /** The most points of an area. */
+  public static final int MOST_AREA = 200;
 
   /** The longest smoothing, seconds. */
   public static final double SMOOTHEST = 2;
@@ -37,7 +48,10 @@ public record FootagePin(
     SPOT(1),
 
     /** Two spots: things follow their place, and turn and grow with the line between them. */
-    TWO_SPOTS(2);
+    TWO_SPOTS(2),
+
+    /** Four corners of something flat, in order round it: things lie in its plane as it is seen. */
+    CORNERS(4);
 
     private final int marks;
 
@@ -79,12 +93,12 @@ public record FootagePin(
 
   /** The same with other frames. */
   public FootagePin with(List<Frame> others) {
-    return new FootagePin(id, name, by, smoothing, List.copyOf(others), extras);
+    return new FootagePin(id, name, by, area, smoothing, List.copyOf(others), extras);
   }
 
   /** The same called otherwise, or smoothed otherwise. */
   public FootagePin with(String newName, double newSmoothing) {
-    return new FootagePin(id, newName, by, newSmoothing, frames, extras);
+    return new FootagePin(id, newName, by, area, newSmoothing, frames, extras);
   }
 
   /** The frame after which nothing moves. */

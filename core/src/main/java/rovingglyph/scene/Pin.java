@@ -6,5 +6,7 @@ package rovingglyph.scene;
  *
  * @param to id of the {@link FootagePin}
  * @param at seconds: the time of the scene at which it stands as it does by itself
+ * @param laid whether instead all of the frame is fitted between the corners that are followed, so
+ *     that what fills it covers them; only where corners are
  */
-public record Pin(String to, double at, UnknownFields extras) {}
+public record Pin(String to, double at, boolean laid, UnknownFields extras) {}

@@ -40,8 +40,8 @@ final class PictureSvg {
     double most = 1;
     for (int i = 0; i < scene.frameCount(); i++) {
       double t = scene.rate().timeOf(i);
-      Affine m = groups.map(t).times(Place.map(picture, t));
       Rect whole = prepared.whole(t);
+      Affine m = groups.map(t).times(Place.map(picture, t)).near(whole.centre());
       double across = whole.width() * Math.hypot(m.a(), m.b());
       double down = whole.height() * Math.hypot(m.c(), m.d());
       most = Math.max(most, Math.max(across, down * picture.pixelWidth() / picture.pixelHeight()));

@@ -2,9 +2,11 @@ package rovingglyph.webexport;
 
 import java.util.ArrayList;
 import java.util.List;
+import rovingglyph.frame.CutArea;
 import rovingglyph.frame.GroupTransform;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Projection;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
@@ -32,7 +34,7 @@ final class PlacesSvg {
   String carried(Item item, String contents) {
     String out =
         copies(item) == 0 ? contents : new RideSvg(prepared, clock, item, motions).write(contents);
-    return isPinned(item) ? pinned(item, false) + out + "</g>\n" : out;
+    return isPinned(item) ? closed(pinned(item, false), out) : out;
   }
 
   private static boolean isPinned(Item item) {
@@ -84,8 +86,13 @@ final class PlacesSvg {
 
   /** What groups begin with, what is in them, and their ends. */
   private static String closed(CharSequence begun, String contents) {
-    int groups = begun.toString().split("<g", -1).length - 1;
-    return begun + contents + "</g>\n".repeat(groups);
+    StringBuilder ends = new StringBuilder();
+    for (String tag : begun.toString().strip().split("<")) {
+      if (!tag.isEmpty()) {
+        ends.insert(0, "</" + tag.split("[ >]")[0] + ">\n");
+      }
+    }
+    return begun + contents + ends;
   }
 
   /** Begins groups that stand as one of the scene does, or undoes that. */
@@ -119,7 +126,7 @@ final class PlacesSvg {
     double most = 0;
     for (int i = 0; i < scene.frameCount(); i++) {
       double t = scene.rate().timeOf(i);
-      Affine m = groups.map(t).times(Place.map(item, t));
+      Affine m = groups.map(t).times(Place.map(item, t)).near(item.centre());
       most = Math.max(most, Math.max(Math.hypot(m.a(), m.b()), Math.hypot(m.c(), m.d())));
     }
     return most;
@@ -127,8 +134,10 @@ final class PlacesSvg {
 
   /** Px round a cut of one of its path's. */
   double unit(ForegroundCut c, double time) {
-    Affine map = prepared.round(c.id(), time).inverse();
-    map = map.times(prepared.round(c.source(), time)).times(prepared.cutArea(c).map(time));
-    return Math.hypot(map.a(), map.b());
+    CutArea area = prepared.cutArea(c);
+    Projection map = prepared.round(c.id(), time).inverse();
+    map = map.times(prepared.round(c.source(), time)).times(area.map(time));
+    Affine near = map.near(area.edge(time).bounds().centre());
+    return Math.hypot(near.a(), near.b());
   }
 }

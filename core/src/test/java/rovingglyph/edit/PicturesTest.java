@@ -15,8 +15,8 @@ import rovingglyph.TestScenes;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.GroupTransform;
 import rovingglyph.frame.PreparedPicture;
-import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.Channel;
@@ -59,7 +59,7 @@ class PicturesTest {
 
   /** The corners of what is seen of it, in the frame. */
   private static List<Point> corners(Scene s) {
-    Affine map = GroupTransform.of(s, "it").map(0).times(Place.map(picture(s), 0));
+    Projection map = GroupTransform.of(s, "it").map(0).times(Place.map(picture(s), 0));
     Rect r = new PreparedPicture(picture(s), 0).seen(0);
     List<Point> out = new ArrayList<>();
     for (double x : new double[] {r.left(), r.right()}) {
@@ -107,7 +107,7 @@ class PicturesTest {
     Random random = new Random(2);
     for (int i = 0; i < 200; i++) {
       Scene s = sized(ofChance(random), "fill");
-      Affine map = GroupTransform.of(s, "it").map(0).times(Place.map(picture(s), 0));
+      Projection map = GroupTransform.of(s, "it").map(0).times(Place.map(picture(s), 0));
       Rect seen = new PreparedPicture(picture(s), 0).seen(0);
       Rect frame = map.inverse().apply(FRAME);
       double spare =

@@ -85,7 +85,7 @@ class TakenApartTest {
       if (paint != null) {
         out.add(new double[] {paint.alpha() * alpha});
         if (paint.map() != null) {
-          out.add(numbers(paint.map()));
+          out.add(numbers(paint.map().flat()));
         }
       }
       e.maps().forEach(m -> out.add(numbers(m)));

@@ -14,6 +14,7 @@ import rovingglyph.document.SceneCodec;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Scene;
 import rovingglyph.schema.DocumentException;
@@ -94,7 +95,7 @@ class ForegroundCutTest {
             + "}";
     PreparedScene p = cut(kind, placed ? place + "," + ride : ride);
     ForegroundCut c = (ForegroundCut) p.scene().item("front");
-    Affine before = p.cutArea(c).map(0);
+    Projection before = p.cutArea(c).map(0);
     // At its own time the path is where it is.
     assertThat(before.apply(new Point(500, 420)).distance(new Point(500, 420))).isLessThan(1e-6);
     for (double t = 0.3; t < 4; t += 0.7) {

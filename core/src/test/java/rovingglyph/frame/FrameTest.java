@@ -12,6 +12,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.type.Outline;
 
@@ -84,13 +85,17 @@ class FrameTest {
   void touchingIsExact() {
     Outline ring = Outline.of("M0 0H100V100H0ZM20 20V80H80V20Z");
     Rect area = new Rect(30, 30, 70, 70);
-    assertThat(AreaTouch.touches(ring, Affine.IDENTITY, area)).as("in the hole").isFalse();
-    assertThat(AreaTouch.touches(ring, Affine.translate(12, 0), area)).isTrue();
+    assertThat(AreaTouch.touches(ring, Projection.IDENTITY, area)).as("in the hole").isFalse();
+    assertThat(AreaTouch.touches(ring, Projection.of(Affine.translate(12, 0)), area)).isTrue();
     Outline full = Outline.of("M0 0H100V100H0Z");
-    assertThat(AreaTouch.touches(full, Affine.IDENTITY, area)).as("wholly covered").isTrue();
-    assertThat(AreaTouch.touches(full, Affine.translate(-100.001, 0), new Rect(0, 0, 9, 9)))
+    assertThat(AreaTouch.touches(full, Projection.IDENTITY, area)).as("wholly covered").isTrue();
+    assertThat(
+            AreaTouch.touches(
+                full, Projection.of(Affine.translate(-100.001, 0)), new Rect(0, 0, 9, 9)))
         .isFalse();
-    assertThat(AreaTouch.touches(full, Affine.translate(-99.999, 0), new Rect(0, 0, 9, 9)))
+    assertThat(
+            AreaTouch.touches(
+                full, Projection.of(Affine.translate(-99.999, 0)), new Rect(0, 0, 9, 9)))
         .isTrue();
   }
 }

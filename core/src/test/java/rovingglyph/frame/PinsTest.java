@@ -16,8 +16,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.TestScenes;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.edit.SceneEdits;
-import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Footage;
 import rovingglyph.scene.FootagePin;
@@ -30,19 +30,25 @@ class PinsTest {
   private static final double NEAR = 1e-6;
   private static final int FRAMES = 60;
 
-  /** Footage that itself moves, turns and grows, in a group that does, with pins of both sorts. */
+  private static final List<String> SORTS = List.of("spot", "two", "corners");
+
+  /** Footage that itself moves, turns and grows, in a group that does, with pins of all sorts. */
   private static JsonObject footage(Random r) {
     JsonArray spot = new JsonArray();
     JsonArray two = new JsonArray();
+    JsonArray corners = new JsonArray();
     for (int i = 0; i < FRAMES; i++) {
       double time = i / 30.0;
       spot.add(frame(time, point(r)));
       two.add(frame(time, point(r), point(r)));
+      corners.add(
+          frame(time, near(r, 150, 90), near(r, 490, 90), near(r, 490, 270), near(r, 150, 270)));
     }
     JsonArray pins =
         new JsonArray()
             .add(new JsonObject().add("id", "spot").add("by", "spot").add("frames", spot))
-            .add(new JsonObject().add("id", "two").add("by", "two-spots").add("frames", two));
+            .add(new JsonObject().add("id", "two").add("by", "two-spots").add("frames", two))
+            .add(new JsonObject().add("id", "corners").add("by", "corners").add("frames", corners));
     return new JsonObject()
         .add("kind", "footage")
         .add("id", "film")
@@ -80,6 +86,10 @@ class PinsTest {
     return new JsonArray().add(r.nextInt(640)).add(r.nextInt(360));
   }
 
+  private static JsonArray near(Random r, int x, int y) {
+    return new JsonArray().add(x - 10 + r.nextInt(20)).add(y - 10 + r.nextInt(20));
+  }
+
   private static Scene scene(String kind, JsonObject film) {
     String document =
         """
@@ -114,7 +124,7 @@ class PinsTest {
     for (int round = 0; round < 12; round++) {
       Scene plain = scene(kind, footage(r));
       Scene scene = round % 2 == 0 ? plain : grouped(plain, r);
-      String to = r.nextBoolean() ? "spot" : "two";
+      String to = SORTS.get(round % 3);
       double at = r.nextInt(50) / 25.0;
       PreparedScene p = prepared(pinned(scene, to, at));
       PreparedScene free = prepared(scene);
@@ -122,16 +132,40 @@ class PinsTest {
       List<Point> from = marks(p, film, to, at);
       for (int i = 0; i < 10; i++) {
         double time = r.nextDouble() * 3;
-        Affine alone = free.groupTransform("it").map(time);
-        Affine by = p.groupTransform("it").map(time).times(alone.inverse());
+        Projection alone = free.groupTransform("it").map(time);
+        Projection by = p.groupTransform("it").map(time).times(alone.inverse());
         List<Point> now = marks(p, film, to, time);
         for (int m = 0; m < from.size(); m++) {
           assertThat(by.apply(from.get(m)).distance(now.get(m))).as(kind).isLessThan(NEAR);
         }
       }
-      Affine stands = p.groupTransform("it").map(at);
-      Affine alone = free.groupTransform("it").map(at);
+      Projection stands = p.groupTransform("it").map(at);
+      Projection alone = free.groupTransform("it").map(at);
       assertThat(stands.apply(Point.ORIGIN).distance(alone.apply(Point.ORIGIN))).isLessThan(NEAR);
+    }
+  }
+
+  /** What fills the frame covers the four corners, whatever the footage and the groups do. */
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void everyKindOfItemIsLaidBetweenCorners(String kind) {
+    Random r = new Random(kind.hashCode() + 2);
+    Scene plain = scene(kind, footage(r));
+    for (Scene scene : List.of(plain, grouped(plain, r))) {
+      String edit =
+          "{\"op\":\"pinTo\",\"items\":[\"it\"],\"to\":\"corners\",\"time\":1,\"laid\":true}";
+      PreparedScene p = prepared(SceneEdits.apply(scene, edit));
+      PreparedScene free = prepared(scene);
+      List<Point> frame = new Rect(0, 0, 1000, 1000).corners();
+      for (int i = 0; i < 10; i++) {
+        double time = r.nextDouble() * 3;
+        Projection alone = free.groupTransform("it").map(time);
+        Projection by = p.groupTransform("it").map(time).times(alone.inverse());
+        List<Point> now = marks(p, (Footage) p.scene().item("film"), "corners", time);
+        for (int m = 0; m < 4; m++) {
+          assertThat(by.apply(frame.get(m)).distance(now.get(m))).as(kind).isLessThan(NEAR);
+        }
+      }
     }
   }
 
@@ -170,12 +204,12 @@ class PinsTest {
   void aPathHoldsToFootage() {
     Random r = new Random(4);
     Scene scene = scene("lettering", footage(r));
-    for (String to : List.of("spot", "two")) {
+    for (String to : SORTS) {
       PreparedScene p = prepared(pathPinned(scene, "area", to, 0.4));
       Footage film = (Footage) p.scene().item("film");
       for (int i = 0; i < 20; i++) {
         double time = r.nextDouble() * 3;
-        Affine by = p.paths().get("area").pinned(time);
+        Projection by = p.paths().get("area").pinned(time);
         List<Point> from = marks(p, film, to, 0.4);
         List<Point> now = marks(p, film, to, time);
         for (int m = 0; m < from.size(); m++) {
@@ -197,7 +231,14 @@ class PinsTest {
         SceneEdits.apply(
             scene,
             "{\"op\":\"cutForeground\",\"id\":\"cut\",\"item\":\"film\",\"along\":\"area\",\"time\":0.4}");
-    PreparedScene p = prepared(pathPinned(scene, "area", "two", 0.4));
+    for (String to : SORTS) {
+      cutHolds(scene, to);
+    }
+  }
+
+  private static void cutHolds(Scene scene, String to) {
+    Random r = new Random(to.hashCode());
+    PreparedScene p = prepared(pathPinned(scene, "area", to, 0.4));
     ForegroundCut cut = (ForegroundCut) p.scene().item("cut");
     Footage film = (Footage) p.scene().item("film");
     Point corner = p.paths().get("area").at(0.4).first();
@@ -207,9 +248,9 @@ class PinsTest {
       CutArea area = p.cutArea(cut);
       Point now = area.map(time).apply(area.edge(time).first());
       // How the two marks move the corner, in pixels of the footage.
-      Affine pixels = p.footagePixels(film, time);
-      Affine then = p.footagePixels(film, 0.4);
-      Affine moved = pixels.inverse().times(p.paths().get("area").pinned(time)).times(then);
+      Projection pixels = p.footagePixels(film, time);
+      Projection then = p.footagePixels(film, 0.4);
+      Projection moved = pixels.inverse().times(p.paths().get("area").pinned(time)).times(then);
       assertThat(now.distance(pixels.apply(moved.apply(inFilm)))).isLessThan(NEAR);
     }
   }
@@ -245,7 +286,7 @@ class PinsTest {
             .filter(i -> pin.frames().get(i).time() <= moment)
             .max()
             .orElse(0);
-    Affine map = p.footagePixels(film, time);
+    Projection map = p.footagePixels(film, time);
     return pin.frames().get(last).points().stream().map(map::apply).toList();
   }
 
@@ -291,7 +332,7 @@ class PinsTest {
   @Test
   void followingAnewStaysBetweenTheFramesSetByHand() {
     FootagePin pin =
-        new FootagePin("p", "Pin", FootagePin.By.SPOT, 0, List.of(), UnknownFields.NONE);
+        new FootagePin("p", "Pin", FootagePin.By.SPOT, List.of(), 0, List.of(), UnknownFields.NONE);
     for (int i = 0; i < 20; i++) {
       pin = pin.set(found(i, i == 5 || i == 15 ? FootagePin.How.SET : FootagePin.How.FOUND, 0));
     }

@@ -13,9 +13,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.TestScenes;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.edit.SceneEdits;
-import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.journey.RideHandle;
 import rovingglyph.proof.Finding;
@@ -181,7 +181,7 @@ class RideTest {
   }
 
   private static boolean shown(PreparedScene p) {
-    Window frame = new Window(p.area(), Affine.IDENTITY);
+    Window frame = new Window(p.area(), Projection.IDENTITY);
     return new SceneHits(p, 0).touches(p.scene().item("it"), frame);
   }
 

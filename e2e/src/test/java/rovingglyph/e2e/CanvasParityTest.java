@@ -50,7 +50,6 @@ class CanvasParityTest {
   private static final double SCALED_SHARE = 0.998;
   private static final int SCALED_FARTHEST = 48;
 
-  private static final int TIMES = 5;
   private static final int RANDOM_SCENES = Integer.getInteger("roving.scenes", 20);
 
   private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
@@ -106,7 +105,7 @@ class CanvasParityTest {
   @MethodSource("demos")
   void theDemoScenes(String file) throws IOException {
     KeptPictures.demoIsReady();
-    compare(file, Files.readString(Path.of("../demo", file)), 1);
+    compare(file, Files.readString(Path.of("../demo", file)), 1, 3);
   }
 
   @ParameterizedTest
@@ -114,7 +113,7 @@ class CanvasParityTest {
   void scenesOfChance(int seed) {
     // Stages are smaller than the frame mostly, and larger at times.
     double scale = new double[] {1, 0.5, 1.5}[seed % 3];
-    compare("seed " + seed, new RandomScenes(seed).withFootage(), scale);
+    compare("seed " + seed, new RandomScenes(seed).withFootage(), scale, 5);
   }
 
   /** Browsers whose canvas has no filters show effects all the same, only not to the pixel. */
@@ -150,14 +149,14 @@ class CanvasParityTest {
     return Preparation.prepare(TestShelf.filled(document), SHAPER);
   }
 
-  private static void compare(String name, String document, double scale) {
+  private static void compare(String name, String document, double scale, int count) {
     PreparedScene scene = prepare(document);
     List<Double> times = new ArrayList<>();
-    for (int i = 0; i < TIMES; i++) {
-      times.add(scene.scene().length() * (i + 0.5) / TIMES);
+    for (int i = 0; i < count; i++) {
+      times.add(scene.scene().length() * (i + 0.5) / count);
     }
     List<BufferedImage> stage = onCanvas(document, scene, scale, times);
-    for (int i = 0; i < TIMES; i++) {
+    for (int i = 0; i < count; i++) {
       Difference d = Difference.of(render(scene, scale, times.get(i)), stage.get(i));
       String at = name + " at " + times.get(i) + ": " + d;
       // Next to black or white these make much of a rounding by one.

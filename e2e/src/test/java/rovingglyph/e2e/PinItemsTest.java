@@ -16,6 +16,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -23,7 +24,8 @@ import org.junit.jupiter.api.io.TempDir;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.follow.PannedFootage;
 import rovingglyph.frame.GroupTransform;
-import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.scene.Scene;
 import rovingglyph.server.TestServer;
 
@@ -70,7 +72,11 @@ class PinItemsTest {
 
   /** Where a mark is in a frame, px of the footage. */
   private double[] mark(int frame, int mark) {
-    JsonArray at = frames().get(frame).asObject().get("points").asArray().get(mark).asArray();
+    return mark(frames(), frame, mark);
+  }
+
+  private static double[] mark(JsonArray frames, int frame, int mark) {
+    JsonArray at = frames.get(frame).asObject().get("points").asArray().get(mark).asArray();
     return new double[] {at.get(0).asDouble(), at.get(1).asDouble()};
   }
 
@@ -80,7 +86,7 @@ class PinItemsTest {
   }
 
   /** What holding to footage does to the words at a time. */
-  private Affine held(double time) {
+  private Projection held(double time) {
     Scene scene = SceneCodec.read(w.document().toString());
     return GroupTransform.of(scene, words().getString("id", "")).map(time);
   }
@@ -152,7 +158,7 @@ class PinItemsTest {
     assertThat(words.get("pin").asObject().getString("to", ""))
         .isEqualTo(pin().getString("id", "?"));
     for (int i = 0; i < PannedFootage.FRAMES; i += 7) {
-      Affine held = held(i / 25.0);
+      Projection held = held(i / 25.0);
       double k = scale();
       assertThat(held.e()).isCloseTo(k * PannedFootage.moved(i)[0], within(3.0));
       assertThat(held.f()).isCloseTo(k * PannedFootage.moved(i)[1], within(3.0));
@@ -160,6 +166,73 @@ class PinItemsTest {
     assertThat(w.button("Go there")).isVisible();
     choose("Goes with", "Nothing in footage");
     page.waitForTimeout(500);
-    assertThat(held(1)).isEqualTo(Affine.IDENTITY);
+    assertThat(held(1)).isEqualTo(Projection.IDENTITY);
+  }
+
+  /** Every mark goes as the wall does. */
+  private void eachIsFollowed(int marks) {
+    JsonArray all = frames();
+    for (int i = 0; i < PannedFootage.FRAMES; i++) {
+      for (int m = 0; m < marks; m++) {
+        double[] by = PannedFootage.moved(i);
+        double[] from = mark(all, 0, m);
+        double[] now = mark(all, i, m);
+        assertThat(now[0] - from[0]).isCloseTo(by[0], within(2.0));
+        assertThat(now[1] - from[1]).isCloseTo(by[1], within(2.0));
+      }
+    }
+  }
+
+  @Test
+  void somethingFlatIsFollowedByItsCornersOrWithinAPath() {
+    w.scrub(0);
+    w.button("Four corners").click();
+    assertThat(w.handle("pin-mark-3")).isVisible();
+    double[] corner = mark(0, 1);
+    drag(1, corner[0] + 30, corner[1] - 20);
+    assertThat(mark(0, 1)[0]).isCloseTo(corner[0] + 30, within(2.0));
+    // Where they would go round no area a corner is not taken to.
+    double[] was = mark(0, 0);
+    drag(0, mark(0, 2)[0] + 60, mark(0, 2)[1] + 40);
+    assertThat(page.getByText("Corners go round an area")).isVisible();
+    List<Point> corners =
+        IntStream.range(0, 4).mapToObj(i -> new Point(mark(0, i)[0], mark(0, i)[1])).toList();
+    assertThat(Projection.isConvex(corners)).isTrue();
+    drag(0, was[0], was[1]);
+    w.button("Follow from here").click();
+    followed();
+    assertThat(frames()).hasSize(PannedFootage.FRAMES);
+    eachIsFollowed(4);
+
+    w.addLettering("Tide tables");
+    page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first().click();
+    w.tab(5);
+    w.button("Within a path").click();
+    page.getByRole(AriaRole.MENUITEM).first().click();
+    assertThat(pin().getString("by", "")).isEqualTo("corners");
+    assertThat(pin().get("area").asArray()).isNotEmpty();
+    w.button("Follow from here").click();
+    followed();
+    eachIsFollowed(4);
+    assertThat(w.handle("pin-mark-3")).isVisible();
+
+    // All of the frame is fitted between the corners, and what the words are with it.
+    page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).last().click();
+    w.tab(4);
+    page.getByText("Pinned to footage").click();
+    choose("Goes with", "Pin 1");
+    page.getByText("Laid between the corners").click();
+    page.waitForTimeout(500);
+    assertThat(words().get("pin").asObject().getBoolean("laid", false)).isTrue();
+    JsonArray board =
+        w.items("footage").get(0).get("pins").asArray().get(0).asObject().get("frames").asArray();
+    for (int i = 0; i < PannedFootage.FRAMES; i += 13) {
+      Point end = held(i / 25.0).apply(new Point(1920, 1080));
+      assertThat(end.x()).isCloseTo(scale() * mark(board, i, 2)[0], within(1e-6));
+      assertThat(end.y()).isCloseTo(scale() * mark(board, i, 2)[1], within(1e-6));
+    }
+    page.keyboard().press("Control+z");
+    page.waitForTimeout(500);
+    assertThat(words().get("pin").asObject().getBoolean("laid", false)).isFalse();
   }
 }

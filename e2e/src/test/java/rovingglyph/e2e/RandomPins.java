@@ -4,6 +4,7 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
+import java.util.List;
 import java.util.Random;
 
 /** Footage that is not seen, in which things of chance are followed, and what holds to them. */
@@ -27,8 +28,9 @@ record RandomPins(Random random) {
 
   private JsonObject pin() {
     return new JsonObject()
-        .add("to", random.nextBoolean() ? "followed1" : "followed2")
-        .add("at", random.nextInt(80) / 25.0);
+        .add("to", "followed" + List.of(1, 2, 4).get(random.nextInt(3)))
+        .add("at", random.nextInt(80) / 25.0)
+        .add("laid", random.nextInt(3) == 0);
   }
 
   private JsonObject film() {
@@ -48,13 +50,18 @@ record RandomPins(Random random) {
         .add("width", 480)
         .add("height", 200 + random.nextInt(90))
         .add("rotation", random.nextInt(30) - 15)
-        .add("pins", new JsonArray().add(followed(1, rate)).add(followed(2, rate)));
+        .add(
+            "pins",
+            new JsonArray().add(followed(1, rate)).add(followed(2, rate)).add(followed(4, rate)));
   }
 
   /** Spots that go slowly, with a jump now and then. */
   private JsonObject followed(int marks, double rate) {
-    double[] at = {120, 70, 180 + random.nextInt(60), 100};
-    double[] speed = new double[4];
+    double[] at =
+        marks < 4
+            ? new double[] {120, 70, 180 + random.nextInt(60), 100}
+            : new double[] {60, 40, 260, 40, 260, 150, 60, 150};
+    double[] speed = new double[at.length];
     JsonArray frames = new JsonArray();
     for (int i = 0; i < FRAMES; i++) {
       JsonArray points = new JsonArray();
@@ -69,7 +76,7 @@ record RandomPins(Random random) {
     }
     return new JsonObject()
         .add("id", "followed" + marks)
-        .add("by", marks == 1 ? "spot" : "two-spots")
+        .add("by", marks == 1 ? "spot" : marks == 2 ? "two-spots" : "corners")
         .add("smoothing", random.nextInt(3) / 10.0)
         .add("frames", frames);
   }

@@ -8,7 +8,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.PlaywrightException;
 import java.io.IOException;
-import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -19,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import rovingglyph.server.TestServer;
 
 /**
  * Types into the real interface and kills (-9) the server, the database or the browser at random
@@ -34,8 +34,8 @@ final class Soak implements AutoCloseable {
   private final Path data = Files.createTempDirectory("roving-soak");
   private final Path profile = Files.createTempDirectory("roving-soak-profile");
   private final Random random;
-  private final int port = freePort();
-  private final int databasePort = freePort();
+  private final int port = TestServer.freePort();
+  private final int databasePort = TestServer.freePort();
   private final HttpClient client = HttpClient.newHttpClient();
   private final List<String> faults = new ArrayList<>();
   private String password;
@@ -194,12 +194,6 @@ final class Soak implements AutoCloseable {
 
   private String address() {
     return "http://127.0.0.1:" + port;
-  }
-
-  private static int freePort() throws IOException {
-    try (ServerSocket s = new ServerSocket(0)) {
-      return s.getLocalPort();
-    }
   }
 
   private String script(String... words) throws IOException, InterruptedException {

@@ -17,6 +17,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import rovingglyph.server.TestServer;
 
 /** The start command in a checkout that counts as built, on ports and data of its own. */
 class StartTest {
@@ -44,8 +45,8 @@ class StartTest {
     Files.createDirectory(checkout.resolve(".roving"));
     Files.writeString(checkout.resolve(".roving/built"), NO_SOURCES);
     data = Files.createTempDirectory("roving-test");
-    port = freePort();
-    databasePort = freePort();
+    port = TestServer.freePort();
+    databasePort = TestServer.freePort();
   }
 
   @AfterEach
@@ -53,12 +54,6 @@ class StartTest {
     run("stop").waitFor();
     assertThat(listens(port)).isFalse();
     assertThat(listens(databasePort)).isFalse();
-  }
-
-  private static int freePort() throws IOException {
-    try (ServerSocket s = new ServerSocket(0)) {
-      return s.getLocalPort();
-    }
   }
 
   private static boolean listens(int port) {
@@ -94,7 +89,8 @@ class StartTest {
     for (int i = 0; i < 2400 && !said().contains(words); i++) {
       Thread.sleep(100);
     }
-    assertThat(said()).contains(words);
+    Path log = checkout.resolve(".roving/server.log");
+    assertThat(said()).as(Files.exists(log) ? Files.readString(log) : "").contains(words);
   }
 
   @Test

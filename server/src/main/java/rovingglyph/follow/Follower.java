@@ -6,9 +6,9 @@ import rovingglyph.geometry.Point;
 import rovingglyph.scene.FootagePin;
 
 /**
- * Follows marked spots from frame to frame. Where they are not seen for a while, as when something
- * passes in front of them, that is bridged once they are seen again: by what lies farther round
- * them, and where that tells nothing either, by straight lines.
+ * Follows what is marked from frame to frame. Where they are not seen for a while, as when
+ * something passes in front of them, that is bridged once they are seen again: by what lies farther
+ * round them, and where that tells nothing either, by straight lines.
  */
 public final class Follower {
   /** So many seconds are bridged. */
@@ -29,7 +29,7 @@ public final class Follower {
     LOST
   }
 
-  private final List<SpotFollower> spots = new ArrayList<>();
+  private final Tracker tracker;
 
   /** Bridged so far, since the spots were seen last. */
   private final List<FootagePin.Frame> waiting = new ArrayList<>();
@@ -44,24 +44,21 @@ public final class Follower {
   private FootagePin.Frame sure;
 
   /**
-   * Begins with the frame in which the spots were marked.
+   * Begins with the frame in which something was marked.
    *
-   * @param marks in its pixels
+   * @param marks in its pixels: one or two spots, or the four corners of something flat
+   * @param area see {@link PlaneFollower}
    */
-  Follower(GrayImage frame, double time, List<Point> marks) {
-    marks.forEach(m -> spots.add(new SpotFollower(frame, m.x(), m.y())));
+  Follower(GrayImage frame, double time, List<Point> marks, List<Point> area) {
+    boolean plane = marks.size() == FootagePin.By.CORNERS.marks();
+    this.tracker = plane ? new PlaneFollower(frame, marks, area) : new Spots(frame, marks);
     this.last = new FootagePin.Frame(time, 100, FootagePin.How.SET, marks);
     this.sure = last;
   }
 
-  /** The number of a spot whose surroundings are all alike; -1 if there is none. */
-  int flat() {
-    for (int i = 0; i < spots.size(); i++) {
-      if (spots.get(i).isFlat()) {
-        return i;
-      }
-    }
-    return -1;
+  /** Whether there is nothing to hold on to where something was marked. */
+  boolean isFlat() {
+    return tracker.isFlat();
   }
 
   /**
@@ -70,23 +67,15 @@ public final class Follower {
    * @param out gets the frames that are known now: this one, with those that are bridged by it
    */
   Outcome next(GrayImage frame, double time, List<FootagePin.Frame> out) {
-    List<Point> points = new ArrayList<>();
-    double least = 1;
-    boolean found = true;
-    boolean known = true;
-    for (SpotFollower s : spots) {
-      SpotFollower.Spot spot = s.next(frame);
-      points.add(new Point(spot.x(), spot.y()));
-      least = Math.min(least, spot.sure());
-      found &= spot.known() == SpotFollower.Known.SEEN;
-      known &= spot.known() != SpotFollower.Known.NOT;
-    }
+    Tracker.Seen seen = tracker.next(frame);
+    boolean found = seen.known() == Tracker.Known.SEEN;
+    boolean known = seen.known() != Tracker.Known.NOT;
     if (!found && Math.abs(time - sure.time()) > LONGEST_BRIDGE) {
       return Outcome.LOST;
     }
-    double percent = Math.round(1000 * Math.min(Math.max(least, 0), 1)) / 10.0;
+    double percent = Math.round(1000 * Math.min(Math.max(seen.sure(), 0), 1)) / 10.0;
     FootagePin.How how = found ? FootagePin.How.FOUND : FootagePin.How.BRIDGED;
-    FootagePin.Frame now = new FootagePin.Frame(time, percent, how, points);
+    FootagePin.Frame now = new FootagePin.Frame(time, percent, how, seen.points());
     if (!known) {
       unknown.add(now);
     } else {

@@ -40,17 +40,20 @@ public final class Following {
 
   private final FootageSource source;
   private final List<Point> marks;
+  private final List<Point> area;
   private final int first;
 
   /**
    * Follows spots.
    *
    * @param moment of the frame in which they are marked, seconds
-   * @param marks in pixels of the footage, upright
+   * @param marks in pixels of the footage, upright: spots, or four corners of something flat
+   * @param area the part of what is flat that is followed, see {@link FootagePin}
    */
-  public Following(FootageSource source, double moment, List<Point> marks) {
+  public Following(FootageSource source, double moment, List<Point> marks, List<Point> area) {
     this.source = source;
     this.marks = marks;
+    this.area = area;
     this.first = Footage.frame(source.times(), moment);
   }
 
@@ -65,8 +68,8 @@ public final class Following {
     try (GrayFrames frames = new GrayFrames(source, first, back)) {
       double k = frames.scale();
       List<Point> scaled = marks.stream().map(p -> p.times(k)).toList();
-      Follower follower = new Follower(frames.read(), source.times()[first], scaled);
-      if (follower.flat() >= 0) {
+      Follower follower = new Follower(frames.read(), source.times()[first], scaled, area);
+      if (follower.isFlat()) {
         return End.FLAT;
       }
       while (frames.hasNext() && (back ? frames.next() >= last : frames.next() <= last)) {

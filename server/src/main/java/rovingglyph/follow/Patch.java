@@ -1,7 +1,5 @@
 package rovingglyph.follow;
 
-import java.util.Arrays;
-
 /**
  * The surroundings of a spot as they were where it was marked: what is looked for in other frames.
  *
@@ -18,18 +16,6 @@ final class Patch {
 
   /** Px by which a last step may move the spot. */
   private static final double STILL = 0.002;
-
-  /** Residuals beyond so many standard deviations count less. */
-  private static final double HUBER = 1.345;
-
-  /** Residuals beyond so many of those do not count. */
-  private static final double OTHER = 3;
-
-  /** A standard deviation is so many times the median of absolute values. */
-  private static final double MEDIAN_TO_DEVIATION = 1.4826;
-
-  /** Steps of gray by which the noise of a camera differs at least. */
-  private static final double LEAST_NOISE = 2;
 
   /** Less of it within the frame is too little. */
   private static final double LEAST_INSIDE = 0.4;
@@ -132,25 +118,11 @@ final class Patch {
       }
       values[level] = out;
     }
-    this.contrast = deviation(values[0]);
+    this.contrast = Robust.deviation(values[0]);
   }
 
   private int radius(int level) {
     return reach >> level;
-  }
-
-  private static double deviation(float[] all) {
-    double sum = 0;
-    double squares = 0;
-    int n = 0;
-    for (float f : all) {
-      if (!Float.isNaN(f)) {
-        sum += f;
-        squares += f * f;
-        n++;
-      }
-    }
-    return n == 0 ? 0 : Math.sqrt(Math.max(0, squares / n - sum / n * (sum / n)));
   }
 
   /** Whether there is nothing to hold on to. */
@@ -189,28 +161,15 @@ final class Patch {
     int r = radius(level);
     int step = 1 << level;
     int stride = Math.max(1, r / COARSE);
-    double st = 0;
-    double si = 0;
-    double stt = 0;
-    double sii = 0;
-    double sti = 0;
-    int n = 0;
+    Correlation alike = new Correlation();
     for (int v = -r; v <= r; v += stride) {
       for (int u = -r; u <= r; u += stride) {
         float i = frame.at(level, w.x(u * step, v * step), w.y(u * step, v * step));
         float t = values[level][(v + r) * (2 * r + 1) + u + r];
-        if (!Float.isNaN(i + t)) {
-          st += t;
-          si += i;
-          stt += t * t;
-          sii += i * i;
-          sti += t * i;
-          n++;
-        }
+        alike.add(t, i);
       }
     }
-    double both = Math.sqrt((stt - st * st / n) * (sii - si * si / n));
-    return n < LEAST_PIXELS || !(both > 0) ? -1 : (sti - st * si / n) / both;
+    return alike.value(LEAST_PIXELS);
   }
 
   /**
@@ -267,19 +226,6 @@ final class Patch {
     return inside / (double) out.length;
   }
 
-  /** The median of absolute residuals as a standard deviation. */
-  private static double spread(double[] residuals) {
-    double[] all = new double[residuals.length];
-    int n = 0;
-    for (double r : residuals) {
-      if (!Double.isNaN(r)) {
-        all[n++] = Math.abs(r);
-      }
-    }
-    Arrays.sort(all, 0, n);
-    return Math.max(LEAST_NOISE, n == 0 ? 0 : MEDIAN_TO_DEVIATION * all[n / 2]);
-  }
-
   /** One step towards the least difference: a, b, c, d, x, y. */
   private double[] step(GrayImage frame, Fit f, int level, double[] residuals) {
     Warp w = f.warp;
@@ -288,7 +234,7 @@ final class Patch {
     float[] patch = values[level];
     // Edges that lie beside each other are nothing else: much of a plain patch would be.
     double same = covered ? 0 : PLAIN * contrast * f.gain;
-    double most = HUBER * Math.max(spread(residuals), same);
+    double most = Robust.HUBER * Math.max(Robust.spread(residuals), same);
     double[][] normal = new double[UNKNOWNS][UNKNOWNS + 1];
     double[] row = new double[UNKNOWNS];
     int k = 0;
@@ -312,7 +258,7 @@ final class Patch {
         row[5] = gy;
         row[6] = -patch[k];
         row[7] = -1;
-        double weight = weight(Math.abs(residual) / most);
+        double weight = Robust.weight(Math.abs(residual) / most);
         for (int i = 0; i < UNKNOWNS; i++) {
           for (int j = i; j < UNKNOWNS; j++) {
             normal[i][j] += weight * row[i] * row[j];
@@ -333,46 +279,14 @@ final class Patch {
     return LinearSystem.solve(normal);
   }
 
-  /** Huber's, but for what differs so much that it is something else. */
-  private static double weight(double off) {
-    if (off <= 1) {
-      return 1;
-    }
-    return off <= OTHER ? 1 / off : 0;
-  }
-
   /** See {@link Fit#sure}. */
   private double sure(GrayImage frame, Fit f, int level) {
     double[] residuals = new double[values[level].length];
     residuals(frame, f, level, residuals);
     double most =
         covered
-            ? 2.5 * Math.max(spread(residuals), 0.15 * contrast * f.gain)
+            ? 2.5 * Math.max(Robust.spread(residuals), 0.15 * contrast * f.gain)
             : Double.POSITIVE_INFINITY;
-    int near = 0;
-    int inside = 0;
-    double differs = 0;
-    double mean = 0;
-    double squares = 0;
-    for (int i = 0; i < residuals.length; i++) {
-      if (Double.isNaN(residuals[i])) {
-        continue;
-      }
-      inside++;
-      if (Math.abs(residuals[i]) <= most) {
-        double seen = f.gain * values[level][i] + f.offset - residuals[i];
-        near++;
-        differs += residuals[i] * residuals[i];
-        mean += seen;
-        squares += seen * seen;
-      }
-    }
-    if (near < LEAST_PIXELS) {
-      return 0;
-    }
-    double varies = squares - mean * mean / near;
-    double explained = varies > 0 ? 1 - differs / varies : 0;
-    double share = near / (double) inside;
-    return Math.sqrt(Math.max(0, explained)) * Math.min(1, share / 0.7);
+    return Robust.sure(residuals, values[level], f.gain, f.offset, most, LEAST_PIXELS);
   }
 }

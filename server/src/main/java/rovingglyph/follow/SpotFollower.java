@@ -46,24 +46,12 @@ final class SpotFollower {
   /** So much larger or smaller, by area, its surroundings are taken anew. */
   private static final double GROWN = 1.8;
 
-  /** How a spot is known. */
-  enum Known {
-    /** It is seen. */
-    SEEN,
-
-    /** It is not, but what lies round it is. */
-    HELD,
-
-    /** Nothing tells where it is. */
-    NOT
-  }
-
   /**
    * A spot in a frame.
    *
    * @param sure 0 to 1: how far it looks like what was marked
    */
-  record Spot(double x, double y, double sure, Known known) {}
+  record Spot(double x, double y, double sure, Tracker.Known known) {}
 
   private final int reach;
   private Patch patch;
@@ -126,20 +114,20 @@ final class SpotFollower {
       usual += LATELY * (fit.sure() - usual);
       moved(fit);
       renew(frame, fit.sure());
-      return new Spot(warp.x(), warp.y(), fit.sure(), Known.SEEN);
+      return new Spot(warp.x(), warp.y(), fit.sure(), Tracker.Known.SEEN);
     }
     unseen++;
     double sure = fit == null ? 0 : fit.sure();
     if (held != null) {
       moved(held);
-      return new Spot(warp.x(), warp.y(), sure, Known.HELD);
+      return new Spot(warp.x(), warp.y(), sure, Tracker.Known.HELD);
     }
     lost++;
     // Nothing tells that it goes on as it went.
     speedX /= 2;
     speedY /= 2;
     warp = expected.warp();
-    return new Spot(warp.x(), warp.y(), sure, Known.NOT);
+    return new Spot(warp.x(), warp.y(), sure, Tracker.Known.NOT);
   }
 
   private static boolean isSure(Patch.Fit fit) {

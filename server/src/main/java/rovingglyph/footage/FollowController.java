@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import rovingglyph.follow.Following;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.render.FootageSource;
 import rovingglyph.scene.FootagePin;
 import rovingglyph.server.RefusedException;
@@ -28,22 +29,41 @@ class FollowController {
   /** So many are followed at once; each keeps a processor busy. */
   private static final int AT_ONCE = Math.max(1, Runtime.getRuntime().availableProcessors());
 
-  private static final int MOST_MARKS = 4;
+  private static final double FARTHEST = 1e9;
 
-  /** What is to be followed: points in pixels of the footage, in the frame of a moment. */
-  record Marks(double moment, double until, List<List<Double>> points) {
+  private static final int CORNERS = FootagePin.By.CORNERS.marks();
+
+  /**
+   * What is to be followed: points in pixels of the footage, in the frame of a moment. Four of them
+   * are corners of something flat, of which a part may be given in shares between them.
+   */
+  record Marks(double moment, double until, List<List<Double>> points, List<List<Double>> area) {
     private List<Point> read() {
-      boolean few = points != null && !points.isEmpty() && points.size() <= MOST_MARKS;
+      boolean few = points != null && !points.isEmpty() && points.size() <= CORNERS;
       if (!few || !Double.isFinite(moment) || !Double.isFinite(until)) {
-        throw refused("Give a moment, until when, and 1 to " + MOST_MARKS + " points");
+        throw refused("Give a moment, until when, and 1 to " + CORNERS + " points");
       }
-      return points.stream().map(Marks::point).toList();
+      List<Point> out = points.stream().map(Marks::point).toList();
+      if (out.size() == CORNERS ? !Projection.isConvex(out) : out.size() > CORNERS / 2) {
+        throw refused("Give one spot, two, or four corners in order round an area");
+      }
+      return out;
+    }
+
+    private List<Point> readArea() {
+      if (area == null || area.isEmpty()) {
+        return List.of();
+      }
+      if (area.size() < 3 || area.size() > FootagePin.MOST_AREA || points.size() != CORNERS) {
+        throw refused("An area has 3 to " + FootagePin.MOST_AREA + " points, and four corners");
+      }
+      return area.stream().map(Marks::point).toList();
     }
 
     private static Point point(List<Double> p) {
       boolean whole = p != null && p.size() == 2 && p.get(0) != null && p.get(1) != null;
-      if (!whole || !Double.isFinite(p.get(0)) || !Double.isFinite(p.get(1))) {
-        throw refused("A point is a pair of numbers");
+      if (!whole || !(Math.abs(p.get(0)) <= FARTHEST) || !(Math.abs(p.get(1)) <= FARTHEST)) {
+        throw refused("A point is a pair of numbers up to a thousand million");
       }
       return new Point(p.get(0), p.get(1));
     }
@@ -65,13 +85,14 @@ class FollowController {
 
   @Operation(
       summary =
-          "Follows points of footage from the frame of a moment, on or back, until that of another:"
+          "Follows one or two spots of footage, or four corners of something flat, from the frame of a moment, on or back, until that of another:"
               + " a line of JSON (newline-delimited) for every frame as it is found, and a last one"
               + " with the reason why it ended: done, lost, flat. Ends when nobody listens")
   @PostMapping("/api/footage/{id}/follow")
   void follow(@PathVariable String id, @RequestBody Marks marks, HttpServletResponse answer)
       throws IOException {
     List<Point> points = marks.read();
+    List<Point> area = marks.readArea();
     if (footage.state(id) == null || footage.state(id) == FootageStore.State.FAILED) {
       throw RefusedException.notFound("footage");
     }
@@ -97,7 +118,7 @@ class FollowController {
       answer.setContentType("application/x-ndjson");
       OutputStream out = answer.getOutputStream();
       Following.End end =
-          new Following(source, marks.moment, points)
+          new Following(source, marks.moment, points, area)
               .run(
                   marks.until,
                   found -> {

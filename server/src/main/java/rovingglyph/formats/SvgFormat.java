@@ -3,10 +3,14 @@ package rovingglyph.formats;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
 import rovingglyph.scene.Footage;
+import rovingglyph.scene.FootagePin;
+import rovingglyph.scene.Pin;
 import rovingglyph.scene.Scene;
 import rovingglyph.webexport.AnimatedSvg;
 
@@ -54,10 +58,30 @@ final class SvgFormat implements ExportFormat {
 
   @Override
   public String note(Scene scene) {
-    return hasFootage(scene)
-        ? "An SVG cannot hold footage: it is left out, and so is what is measured by it or cut out"
-            + " of it. Choose a video or frames to have it."
-        : null;
+    List<String> notes = new ArrayList<>();
+    if (hasFootage(scene)) {
+      notes.add(
+          "An SVG cannot hold footage: it is left out, and so is what is measured by it or cut out"
+              + " of it. Choose a video or frames to have it.");
+    }
+    if (hasPerspective(scene)) {
+      notes.add("What is pinned to four corners is seen in browsers only.");
+    }
+    return notes.isEmpty() ? null : String.join(" ", notes);
+  }
+
+  private static boolean hasPerspective(Scene scene) {
+    return scene.items().values().stream()
+            .map(i -> i.properties().pin())
+            .anyMatch(p -> p != null && isByCorners(scene, p))
+        || scene.insets().stream()
+            .map(i -> scene.shown().get(i.scene()))
+            .anyMatch(s -> s != null && hasPerspective(s));
+  }
+
+  private static boolean isByCorners(Scene scene, Pin pin) {
+    Footage footage = scene.pinned(pin.to());
+    return footage != null && footage.pin(pin.to()).by() == FootagePin.By.CORNERS;
   }
 
   private static boolean hasFootage(Scene scene) {

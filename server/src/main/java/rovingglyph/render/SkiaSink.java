@@ -28,6 +28,8 @@ import rovingglyph.frame.LayerEffects;
 import rovingglyph.frame.LineStyle;
 import rovingglyph.frame.PathStep;
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 
 /** Paints a display list by Skia, as canvasSink.ts does on the stage; it decides nothing. */
 final class SkiaSink implements FrameSink, AutoCloseable {
@@ -43,6 +45,9 @@ final class SkiaSink implements FrameSink, AutoCloseable {
   private static final double SAME = 1e-8;
 
   private static final double SAME_PIXEL = 1e-3;
+
+  /** Of a picture, before its map. */
+  private static final Point MIDDLE = new Point(0.5, 0.5);
 
   private final List<Path> outlines;
   private final BitmapCache bitmaps;
@@ -115,6 +120,19 @@ final class SkiaSink implements FrameSink, AutoCloseable {
 
   private static Matrix33 matrix(Affine m) {
     return matrix(m.a(), m.b(), m.c(), m.d(), m.e(), m.f());
+  }
+
+  private static Matrix33 matrix(Projection m) {
+    return new Matrix33(
+        (float) m.a(),
+        (float) m.c(),
+        (float) m.e(),
+        (float) m.b(),
+        (float) m.d(),
+        (float) m.f(),
+        (float) m.g(),
+        (float) m.h(),
+        (float) m.i());
   }
 
   private static Matrix33 matrix(double a, double b, double c, double d, double e, double f) {
@@ -200,15 +218,16 @@ final class SkiaSink implements FrameSink, AutoCloseable {
 
   /** A bitmap over the unit square before the map; nothing of a picture that is not kept. */
   private Shader image(FramePaint p) {
-    Affine m = p.map();
-    double across = Math.hypot(m.a(), m.b()) * scale;
-    double down = Math.hypot(m.c(), m.d()) * scale;
+    Projection m = p.map();
+    Affine middle = m.near(MIDDLE);
+    double across = Math.hypot(middle.a(), middle.b()) * scale;
+    double down = Math.hypot(middle.c(), middle.d()) * scale;
     Image image = bitmaps.image(p.image(), p.moment(), across, down);
     if (image == null) {
       return Shader.makeColor(0);
     }
     // The pixel round it is there so that it does not fade out at its edge.
-    Affine pixels =
+    Projection pixels =
         m.times(new Affine(1.0 / (image.getWidth() - 2), 0, 0, 1.0 / (image.getHeight() - 2), 0, 0))
             .times(Affine.translate(-1, -1));
     if (isPixelForPixel(pixels)) {
@@ -221,8 +240,9 @@ final class SkiaSink implements FrameSink, AutoCloseable {
   }
 
   /** Whether every pixel of a bitmap falls on one of the picture. */
-  private boolean isPixelForPixel(Affine m) {
-    return Math.abs(m.a() * scale - 1) < SAME
+  private boolean isPixelForPixel(Projection m) {
+    return m.isFlat()
+        && Math.abs(m.a() * scale - 1) < SAME
         && Math.abs(m.d() * scale - 1) < SAME
         && Math.abs(m.b()) < SAME
         && Math.abs(m.c()) < SAME
@@ -240,7 +260,7 @@ final class SkiaSink implements FrameSink, AutoCloseable {
       colours[i] = colour(p.colours()[i], p.opacities()[i]);
     }
     float[] offsets = floats(p.offsets());
-    Affine m = p.map();
+    Projection m = p.map();
     GradientStyle style = new GradientStyle(FilterTileMode.CLAMP, false, matrix(m));
     ColorSpace srgb = ColorSpace.getSRGB();
     return p.kind() == FramePaint.Kind.LINEAR

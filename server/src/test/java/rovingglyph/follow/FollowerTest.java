@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Rect;
 import rovingglyph.scene.FootagePin;
 
 /** Spots on a wall that moves in known ways, followed through frames of 1920 x 1080. */
@@ -62,24 +63,40 @@ class FollowerTest {
 
   private static final Point[] SPOTS = {new Point(480, 310), new Point(620, 260)};
 
+  /** Of a board that lies askew on the wall. */
+  private static final Point[] CORNERS = {
+    new Point(430, 240), new Point(660, 220), new Point(680, 370), new Point(450, 390)
+  };
+
   /** Px by which each frame is off; the frames that were given, in order. */
   private static List<Double> errors(
-      MovingWall wall, int from, int to, List<FootagePin.Frame> found) {
+      MovingWall wall, Point[] marks, int from, int to, List<FootagePin.Frame> found) {
+    return errors(wall, marks, List.of(), from, to, found);
+  }
+
+  private static List<Double> errors(
+      MovingWall wall,
+      Point[] marks,
+      List<Point> area,
+      int from,
+      int to,
+      List<FootagePin.Frame> found) {
     Follower f =
         new Follower(
-            wall.frame(from, SPOTS),
+            wall.frame(from, marks),
             from / RATE,
-            Arrays.stream(SPOTS).map(p -> wall.truth(p, from)).toList());
+            Arrays.stream(marks).map(p -> wall.truth(p, from)).toList(),
+            area);
     int step = Integer.signum(to - from);
     for (int i = from + step; i != to + step; i += step) {
-      if (f.next(wall.frame(i, SPOTS), i / RATE, found) == Follower.Outcome.LOST) {
+      if (f.next(wall.frame(i, marks), i / RATE, found) == Follower.Outcome.LOST) {
         break;
       }
     }
     List<Double> out = new ArrayList<>();
     for (FootagePin.Frame frame : found) {
-      for (int s = 0; s < SPOTS.length; s++) {
-        Point truth = wall.truth(SPOTS[s], Math.rint(frame.time() * RATE));
+      for (int s = 0; s < marks.length; s++) {
+        Point truth = wall.truth(marks[s], Math.rint(frame.time() * RATE));
         out.add(frame.points().get(s).distance(truth));
       }
     }
@@ -101,10 +118,12 @@ class FollowerTest {
     wall.grain = 6;
     wall.shutter = 0.5;
     wall.fading = 0.008;
-    for (boolean back : new boolean[] {false, true}) {
+    for (int way = 0; way < 3; way++) {
+      boolean back = way == 1 || way == 2 && motion.ordinal() % 2 == 1;
+      Point[] marks = way < 2 ? SPOTS : CORNERS;
       List<FootagePin.Frame> found = new ArrayList<>();
-      List<Double> off = errors(wall, back ? FRAMES : 0, back ? 0 : FRAMES, found);
-      assertThat(found).as(motion + (back ? " back" : "")).hasSize(FRAMES);
+      List<Double> off = errors(wall, marks, back ? FRAMES : 0, back ? 0 : FRAMES, found);
+      assertThat(found).as(motion + " " + marks.length + (back ? " back" : "")).hasSize(FRAMES);
       assertThat(found).allMatch(f -> f.how() == FootagePin.How.FOUND);
       assertThat(mean(off)).isLessThan(1);
       assertThat(worst(off)).isLessThan(3);
@@ -119,11 +138,32 @@ class FollowerTest {
     wall.passesAt = 7;
     wall.passesFor = 2.5;
     List<FootagePin.Frame> found = new ArrayList<>();
-    List<Double> off = errors(wall, 0, FRAMES, found);
+    List<Double> off = errors(wall, SPOTS, 0, FRAMES, found);
     assertThat(found).hasSize(FRAMES);
     assertThat(found).anyMatch(f -> f.how() == FootagePin.How.BRIDGED);
     assertThat(mean(off)).isLessThan(1);
     assertThat(worst(off)).isLessThan(3);
+  }
+
+  /** What lies round a path is not looked at, so that what passes there does not matter. */
+  @Test
+  void somethingFlatIsFollowedWhileSomethingPassesAtItsEdge() {
+    List<Point> right = new Rect(0.6, 0, 1, 1).corners();
+    double[] least = new double[2];
+    for (int i = 0; i < 2; i++) {
+      MovingWall wall = new MovingWall(31, Motion.PERSPECTIVE::at);
+      wall.grain = 4;
+      wall.passesAt = 5;
+      wall.passesFor = 6;
+      List<FootagePin.Frame> found = new ArrayList<>();
+      List<Double> off = errors(wall, CORNERS, i == 0 ? List.of() : right, 0, 8, found);
+      assertThat(found).hasSize(8);
+      assertThat(found).allMatch(f -> f.how() == FootagePin.How.FOUND);
+      assertThat(mean(off)).isLessThan(i == 0 ? 1 : 2);
+      assertThat(worst(off)).isLessThan(i == 0 ? 3 : 6);
+      least[i] = found.stream().mapToDouble(FootagePin.Frame::sure).min().orElse(0);
+    }
+    assertThat(least[1]).isGreaterThan(least[0]);
   }
 
   @Test
@@ -132,7 +172,7 @@ class FollowerTest {
     wall.passesAt = 20;
     wall.passesFor = 25;
     List<FootagePin.Frame> found = new ArrayList<>();
-    List<Double> off = errors(wall, 0, 3 * FRAMES, found);
+    List<Double> off = errors(wall, SPOTS, 0, 3 * FRAMES, found);
     assertThat(found.size()).isBetween(1, 2 * FRAMES);
     assertThat(found).allMatch(f -> f.how() == FootagePin.How.FOUND);
     assertThat(worst(off)).isLessThan(3);
@@ -143,6 +183,8 @@ class FollowerTest {
     byte[] gray = new byte[640 * 360];
     Arrays.fill(gray, (byte) 90);
     GrayImage plain = new GrayImage(640, 360, gray);
-    assertThat(new Follower(plain, 0, List.of(new Point(300, 200))).flat()).isZero();
+    assertThat(new Follower(plain, 0, List.of(new Point(300, 200)), List.of()).isFlat()).isTrue();
+    List<Point> corners = new Rect(100, 100, 300, 200).corners();
+    assertThat(new Follower(plain, 0, corners, List.of()).isFlat()).isTrue();
   }
 }

@@ -11,8 +11,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.GroupTransform;
-import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Projection;
 import rovingglyph.render.FootageSource;
 import rovingglyph.scene.FootagePin;
 import rovingglyph.scene.Scene;
@@ -45,7 +45,7 @@ class HarbourTest {
     List<FootagePin.Frame> found = new ArrayList<>();
     for (double until : new double[] {0, FRAMES / RATE}) {
       Following.End end =
-          new Following(source, from / RATE, marks)
+          new Following(source, from / RATE, marks, List.of())
               .run(
                   until,
                   frames -> {
@@ -58,7 +58,7 @@ class HarbourTest {
     double sum = 0;
     double worst = 0;
     for (FootagePin.Frame f : found) {
-      Affine map = where.map(f.time());
+      Projection map = where.map(f.time());
       for (int i = 0; i < 2; i++) {
         double off = f.points().get(i).distance(map.apply(spots.get(i)));
         sum += off / 2 / found.size();

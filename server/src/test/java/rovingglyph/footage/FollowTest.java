@@ -104,6 +104,26 @@ class FollowTest {
     }
   }
 
+  /** What lies within a part of something flat, as it is seen in perspective. */
+  @Test
+  void somethingFlatIsFollowed() {
+    double[][] corners = {{150, 90}, {400, 110}, {380, 250}, {140, 240}};
+    List<JsonObject> lines =
+        lines(
+            "{\"moment\":0,\"until\":1.6,\"points\":[[150,90],[400,110],[380,250],[140,240]],"
+                + "\"area\":[[0.1,0],[0.9,0.2],[1,1],[0,0.9]]}");
+    assertThat(lines).hasSize(PannedFootage.FRAMES);
+    for (int i = 0; i < lines.size() - 1; i++) {
+      JsonArray at = lines.get(i).get("points").asArray();
+      for (int k = 0; k < 4; k++) {
+        double[] now = PannedFootage.moved(i + 1);
+        JsonArray p = at.get(k).asArray();
+        assertThat(p.get(0).asDouble()).isCloseTo(corners[k][0] + now[0], within(1.0));
+        assertThat(p.get(1).asDouble()).isCloseTo(corners[k][1] + now[1], within(1.0));
+      }
+    }
+  }
+
   @Test
   void aSpotThatLeavesThePictureIsLost() {
     List<JsonObject> lines = lines("{\"moment\":0,\"until\":1.6,\"points\":[[620,150]]}");
@@ -118,7 +138,12 @@ class FollowTest {
         "{\"moment\":0,\"until\":1,\"points\":[]}",
         "{\"moment\":0,\"until\":1,\"points\":[[1]]}",
         "{\"moment\":0,\"until\":1,\"points\":[[1,null]]}",
-        "{\"moment\":0,\"until\":1,\"points\":[[1,2],[1,2],[1,2],[1,2],[1,2]]}"
+        "{\"moment\":0,\"until\":1,\"points\":[[1,2],[1,2],[1,2],[1,2],[1,2]]}",
+        "{\"moment\":0,\"until\":1,\"points\":[[1e300,1]]}",
+        "{\"moment\":0,\"until\":1,\"points\":[[1,2],[9,2],[1,20]]}",
+        "{\"moment\":0,\"until\":1,\"points\":[[1,1],[90,90],[90,1],[1,90]]}",
+        "{\"moment\":0,\"until\":1,\"points\":[[1,1]],\"area\":[[0,0],[1,0],[0,1]]}",
+        "{\"moment\":0,\"until\":1,\"points\":[[1,1],[90,1],[90,90],[1,90]],\"area\":[[0,0]]}"
       })
   void marksThatAreNoneAreRefused(String marks) {
     HttpResponse<byte[]> answer = follow(id, marks);
@@ -127,7 +152,15 @@ class FollowTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"[[-5000,9000000]]", "[[1e300,1]]", "[[639.9,359.9]]", "[[0,0],[0,0]]"})
+  @ValueSource(
+      strings = {
+        "[[-5000,9000000]]",
+        "[[639.9,359.9]]",
+        "[[0,0],[0,0]]",
+        "[[-9e8,-9e8],[9e8,-9e8],[9e8,9e8],[-9e8,9e8]]",
+        "[[-9e8,100],[9e8,100],[9e8,101],[-9e8,101]]",
+        "[[100,100],[101,100],[101,101],[100,101]]"
+      })
   void marksAnywhereEndInAnAnswer(String points) {
     List<JsonObject> lines = lines("{\"moment\":-9,\"until\":99999,\"points\":" + points + "}");
     assertThat(lines.get(lines.size() - 1).getString("ended", "")).isNotEmpty();

@@ -1,6 +1,7 @@
 package rovingglyph.server;
 
 import java.io.IOException;
+import java.net.BindException;
 import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -9,6 +10,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.concurrent.ThreadLocalRandom;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -50,9 +52,18 @@ public final class TestServer implements AutoCloseable {
     return shared;
   }
 
-  private static int freePort() throws IOException {
-    try (ServerSocket s = new ServerSocket(0)) {
-      return s.getLocalPort();
+  /**
+   * A port that nobody listens at, and that is not among those that systems give to connections:
+   * one of these could be taken before a server has begun to listen.
+   */
+  public static int freePort() throws IOException {
+    for (; ; ) {
+      int port = ThreadLocalRandom.current().nextInt(20_000, 32_000);
+      try (ServerSocket s = new ServerSocket(port)) {
+        return s.getLocalPort();
+      } catch (BindException taken) {
+        // The next may be free.
+      }
     }
   }
 

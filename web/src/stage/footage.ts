@@ -52,6 +52,12 @@ export function isFootageMissing(id: string): boolean {
   return known.get(id) === 'missing';
 }
 
+/** Whether it is known which frames it has and when; it tells when that changes. */
+export function useFramesKnown(id: string): boolean {
+  useBitmaps((s) => s.arrived);
+  return framesOf(id) !== undefined;
+}
+
 /** Footage that was being prepared is ready, or was taken in again. */
 export function isReady(id: string): void {
   const state = known.get(id);

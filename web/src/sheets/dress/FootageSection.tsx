@@ -2,7 +2,7 @@ import { useRef } from 'react';
 import * as core from '../../core/core';
 import type { Footage } from '../../core/document';
 import { useBitmaps } from '../../stage/bitmaps';
-import { isFootageMissing } from '../../stage/footage';
+import { isFootageMissing, useFramesKnown } from '../../stage/footage';
 import { useEditor } from '../../state/editor';
 import { FOOTAGE_FILES, replaceFootage, useFootage } from '../../state/footage';
 import { changeItem, changeScene, setShown } from '../../state/values';
@@ -31,6 +31,7 @@ export function FootageSection({ footage }: { footage: Footage }) {
   const ends = begins + (last - first) / (footage.speed ?? 1);
   const now = core.momentOf(footage.id, time);
   const moment = Number.isNaN(now) ? null : now;
+  const known = useFramesKnown(footage.image);
   return (
     <section className="section">
       <h2 className="section-title">{footage.name}</h2>
@@ -57,7 +58,7 @@ export function FootageSection({ footage }: { footage: Footage }) {
           type="button"
           className="btn flex-1"
           title="What is shown at the playhead comes first from now on"
-          disabled={moment === null || moment >= last - 0.5 / footage.rate}
+          disabled={!known || moment === null || moment >= last - 0.5 / footage.rate}
           onClick={() => put({ in: frameAt(footage, moment!) })}
         >
           In here
@@ -66,7 +67,7 @@ export function FootageSection({ footage }: { footage: Footage }) {
           type="button"
           className="btn flex-1"
           title="What is shown at the playhead is the last of it from now on"
-          disabled={moment === null}
+          disabled={!known || moment === null}
           onClick={() => put({ out: frameAt(footage, moment!, 1) })}
         >
           Out here

@@ -1,6 +1,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { Crosshair, Trash2 } from 'lucide-react';
 import type { Footage, FootagePin } from '../../core/document';
+import { useFramesKnown } from '../../stage/footage';
 import { applyEdit, useEditor } from '../../state/editor';
 import {
   DOUBT,
@@ -32,6 +33,11 @@ const MARKS: { by: FootagePin['by']; label: string; title: string }[] = [
   },
 ];
 
+const AREA_TITLE =
+  'The part of something flat that lies within a path: what is pinned to it lies on it as it is seen';
+
+const NOT_YET = 'Its frames are being made ready';
+
 /** What to do with marks that were just made. */
 const HOW: Record<FootagePin['by'], string> = {
   spot: 'Drag the mark on the stage onto something with detail, such as a corner, then follow it.',
@@ -46,6 +52,7 @@ const HOW: Record<FootagePin['by'], string> = {
 export function PinsSection({ footage }: { footage: Footage }) {
   const pins = footage.pins ?? [];
   const paths = useEditor((s) => s.doc?.paths) ?? [];
+  const known = useFramesKnown(footage.image);
   return (
     <Fold title="What moves in it" aside={pins.length || ''} open={pins.length > 0}>
       <p className="mb-2 text-[12px] leading-snug text-soft">
@@ -58,7 +65,8 @@ export function PinsSection({ footage }: { footage: Footage }) {
             key={by}
             type="button"
             className="btn"
-            title={title}
+            disabled={!known}
+            title={known ? title : NOT_YET}
             onClick={() => markPin(footage, by)}
           >
             {label}
@@ -67,8 +75,8 @@ export function PinsSection({ footage }: { footage: Footage }) {
         <Menu>
           <MenuButton
             className="btn w-full"
-            disabled={paths.length === 0}
-            title="The part of something flat that lies within a path: what is pinned to it lies on it as it is seen"
+            disabled={!known || paths.length === 0}
+            title={known ? AREA_TITLE : NOT_YET}
           >
             Within a path
           </MenuButton>
@@ -93,6 +101,7 @@ export function PinsSection({ footage }: { footage: Footage }) {
 function PinCard({ footage, pin }: { footage: Footage; pin: FootagePin }) {
   const open = usePins((s) => s.open === pin.id);
   const running = usePins((s) => (s.running?.pin === pin.id ? s.running : null));
+  const known = useFramesKnown(footage.image);
   const put = (parts: { name?: string; smoothing?: number }, merge: string) =>
     applyEdit({ op: 'changePin', item: footage.id, pin: pin.id, ...parts }, merge + pin.id);
   return (
@@ -144,7 +153,8 @@ function PinCard({ footage, pin }: { footage: Footage; pin: FootagePin }) {
               <button
                 type="button"
                 className="btn flex-1"
-                title="On and back from the frame at the playhead"
+                disabled={!known}
+                title={known ? 'On and back from the frame at the playhead' : NOT_YET}
                 onClick={() => void follow(footage.id, pin.id)}
               >
                 Follow from here

@@ -9,12 +9,14 @@ import { OffersDialog } from './shell/OffersDialog';
 import { addressOf, sceneOf } from './shell/address';
 import { FindDialog } from './shell/FindDialog';
 import { HelpDialog } from './shell/HelpDialog';
+import { runKey } from './shell/actions';
 import { onKey } from './shell/keys';
 import { LedgerTabs } from './shell/LedgerTabs';
 import { useProjects } from './state/projects';
 import { SideColumn } from './shell/SideColumn';
 import { TopBar } from './shell/TopBar';
 import { takeFiles } from './stage/pictureDrop';
+import { watchSpace } from './stage/hand';
 import { StageColumn } from './stage/Stage';
 import { useEditor } from './state/editor';
 import { useFaces } from './state/faces';
@@ -35,7 +37,11 @@ export function App() {
 
   useEffect(() => {
     window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    const end = watchSpace(() => runKey('Space'));
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      end();
+    };
   }, []);
 
   useEffect(takeFiles, []);

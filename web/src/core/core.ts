@@ -1,6 +1,7 @@
 import * as bridge from './generated/core.js';
 import type { Edit } from './generated/edits';
 import type {
+  Box,
   Channel,
   EasingName,
   GuidePath,
@@ -343,6 +344,11 @@ export function sounds(): Sound[] {
   return all.map((s, piece) => ({ ...s, piece }));
 }
 
+/** What is seen wholly within a box of the frame, back to front. */
+export function itemsWithin([x0, y0, x1, y1]: Box, time: number): string[] {
+  return JSON.parse(bridge.itemsWithin(x0, y0, x1, y1, time)) as string[];
+}
+
 /** The shapes given by numbers, with small pictures of them. */
 export function shapeKinds(): ShapeKind[] {
   kinds ??= JSON.parse(bridge.shapeKinds()) as ShapeKind[];
@@ -399,6 +405,7 @@ export const {
   image,
   corners,
   itemBox,
+  frameBox,
   shadowMarks,
   outlinesVersion,
   points,

@@ -57,6 +57,9 @@ export type {
 
 export type Pair = [number, number];
 
+/** Left, top, right and bottom. */
+export type Box = [number, number, number, number];
+
 /** A path given by numbers; which ones, the core tells (shapeKinds). */
 export type ShapePath = Exclude<doc.GuidePath, doc.DrawnPath | doc.SmoothPath | doc.FreehandPath>;
 export type ShapeName = ShapePath['kind'];

@@ -4,11 +4,18 @@ import { ACTIONS, DRAWING_ACTIONS, keyWords } from './actions';
 
 /** What the pointer does, and keys that go with it. */
 const GESTURES: [string, string][] = [
-  ['Arrow keys', 'Nudge the chosen points or item by 1 px, with Shift by 10'],
   [
-    'Shift click',
-    'Choose several points or keyframes, as a box drawn round them does; or items, for a group',
+    'Arrow keys',
+    'Nudge the chosen points or item by 1 px, with Shift by 10; with nothing chosen a frame back or on',
   ],
+  [
+    'Drag on the stage',
+    'Words along their path, a picture or group anywhere; from an empty place a box that chooses what lies in it',
+  ],
+  ['Shift click', 'Choose several items, points or keyframes'],
+  ['Double click on words', 'Write them in their place'],
+  ['Wheel on the stage', 'Move the picture, with Ctrl closer and farther'],
+  ['Space or the middle button, drag', 'Move the picture'],
   ['Wheel on the chart', 'Scroll through time, with Ctrl closer and farther'],
   ['Alt with arrows on a chip', 'Reorder the stack; down into a group beside it, up out of one'],
 ];

@@ -20,6 +20,7 @@ it.each([
   ['k', { metaKey: true }, 'ctrl+k'],
   ['?', { shiftKey: true }, '?'],
   ['Escape', {}, 'Escape'],
+  [' ', {}, 'Space'],
 ])('reads the key %s', (key, more, wanted) => {
   const none = { ctrlKey: false, metaKey: false, shiftKey: false };
   expect(keyOf({ key, ...none, ...more })).toBe(wanted);
@@ -29,6 +30,8 @@ it.each([
   ['ctrl+shift+z', 'Ctrl Shift Z'],
   ['Escape', 'Esc'],
   [',', ','],
+  ['+', '+'],
+  ['Space', 'Space'],
 ])('writes the key %s', (key, words) => {
   expect(keyWords(key)).toBe(words);
 });

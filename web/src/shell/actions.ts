@@ -1,4 +1,4 @@
-import { pause, play } from '../stage/playback';
+import { pause, play, shuttle } from '../stage/playback';
 import { goToKeyframe, stepFrame } from '../stage/Transport';
 import { chartedOf } from '../state/channels';
 import { showFind, showHelp } from '../state/dialogs';
@@ -24,6 +24,7 @@ import {
   ungroup,
 } from '../state/itemActions';
 import { chooseFootage, choosePictures } from '../stage/pictureDrop';
+import { canZoomToChosen, fit, zoomStep, zoomTo, zoomToChosen } from '../stage/view';
 import { deletePoints, finishDrawing, giveUpDrawing } from '../state/paths';
 import { toggleDusk, useTheme } from '../state/theme';
 import { chosenWith, setShown, toggleFlag } from '../state/values';
@@ -32,8 +33,8 @@ import { chosenWith, setShown, toggleFlag } from '../state/values';
 export interface Action {
   /** What it does, as it stands in lists. */
   label: string;
-  group: 'Play' | 'Edit' | 'Items' | 'Go to' | 'Show' | 'While drawing';
-  /** As {@link KeyboardEvent.key} has them, letters in lower case; with Ctrl as "ctrl+z". */
+  group: 'Play' | 'Edit' | 'Items' | 'Go to' | 'Show' | 'Look' | 'While drawing';
+  /** As {@link KeyboardEvent.key} has them, letters in lower case; with Ctrl as "ctrl+z"; Space by name. */
   keys?: string[];
   run: () => void;
   /** Whether there is something to do it to; always, where this is left out. */
@@ -80,6 +81,24 @@ export const DUSK: Action = {
   on: () => useTheme.getState().dusk,
 };
 
+/** How large the frame is seen, and what of it. */
+export const VIEW_ACTIONS: Action[] = [
+  { label: 'All of the frame', group: 'Look', keys: ['0'], run: fit },
+  {
+    label: 'What is chosen',
+    group: 'Look',
+    keys: ['c'],
+    run: zoomToChosen,
+    when: canZoomToChosen,
+  },
+  { label: 'Closer', group: 'Look', keys: ['+', '='], run: () => zoomStep(1) },
+  { label: 'Farther', group: 'Look', keys: ['-'], run: () => zoomStep(-1) },
+  { label: '50 %', group: 'Look', run: () => zoomTo(0.5) },
+  { label: '100 %, pixel for pixel', group: 'Look', keys: ['9'], run: () => zoomTo(1) },
+  { label: '200 %', group: 'Look', run: () => zoomTo(2) },
+  { label: '400 %', group: 'Look', run: () => zoomTo(4) },
+];
+
 export const ACTIONS: Action[] = [
   ...TABS.map((tab, i): Action => ({
     label: TAB_NAMES[tab],
@@ -93,14 +112,17 @@ export const ACTIONS: Action[] = [
   {
     label: 'Play and pause',
     group: 'Play',
-    keys: ['p'],
+    keys: ['Space', 'p'],
     run: () => (state().playing ? pause() : play()),
   },
+  { label: 'Play backwards, then faster', group: 'Play', keys: ['j'], run: () => shuttle(-1) },
+  { label: 'Stop', group: 'Play', keys: ['k'], run: pause },
+  { label: 'Play, then faster', group: 'Play', keys: ['l'], run: () => shuttle(1) },
   { label: 'One frame back', group: 'Play', keys: [','], run: () => stepFrame(-1) },
   { label: 'One frame on', group: 'Play', keys: ['.'], run: () => stepFrame(1) },
   { label: 'Set a cue at the playhead', group: 'Play', keys: ['q'], run: cueHere },
-  { label: 'Previous keyframe', group: 'Play', keys: ['k'], run: () => goToKeyframe(-1) },
-  { label: 'Next keyframe', group: 'Play', keys: ['l'], run: () => goToKeyframe(1) },
+  { label: 'Previous keyframe', group: 'Play', keys: ['u'], run: () => goToKeyframe(-1) },
+  { label: 'Next keyframe', group: 'Play', keys: ['o'], run: () => goToKeyframe(1) },
   {
     label: 'Play in a loop',
     group: 'Play',
@@ -181,6 +203,7 @@ export const ACTIONS: Action[] = [
     run: () => useEditor.setState((s) => ({ full: !s.full })),
     on: () => state().full,
   },
+  ...VIEW_ACTIONS,
   ...OVERLAY_ACTIONS,
   DUSK,
 ];
@@ -200,12 +223,12 @@ export const DRAWING_ACTIONS: Action[] = [
     keys: ['Delete', 'Backspace'],
     run: takePointBack,
   },
-  ...ACTIONS.filter((a) => a.keys?.some((k) => /^([1-6?]|ctrl\+(shift\+)?z)$/.test(k))),
+  ...ACTIONS.filter((a) => a.keys?.some((k) => /^([0-9?+=-]|ctrl\+(shift\+)?z)$/.test(k))),
 ];
 
 /** The key of an event as the table writes it. */
 export function keyOf(e: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'shiftKey'>): string {
-  const key = e.key.length === 1 ? e.key.toLowerCase() : e.key;
+  const key = e.key === ' ' ? 'Space' : e.key.length === 1 ? e.key.toLowerCase() : e.key;
   if (!e.ctrlKey && !e.metaKey) return key;
   return `ctrl+${e.shiftKey ? 'shift+' : ''}${key}`;
 }
@@ -214,7 +237,7 @@ export function keyOf(e: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'sh
 export function keyWords(key: string): string {
   const named: Record<string, string> = { Escape: 'Esc', Backspace: 'Backspace' };
   return key
-    .split('+')
+    .split(/\+(?=.)/)
     .map((k) => named[k] ?? k.charAt(0).toUpperCase() + k.slice(1))
     .join(' ');
 }

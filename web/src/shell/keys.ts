@@ -1,4 +1,5 @@
 import * as core from '../core/core';
+import { stepFrame } from '../stage/Transport';
 import { pathOf, useEditor } from '../state/editor';
 import { fieldOf, isLocked, itemOf, letteringOf, placedOf } from '../state/items';
 import { editPath } from '../state/paths';
@@ -13,7 +14,8 @@ export function onKey(e: KeyboardEvent): void {
     target.isContentEditable;
   const key = keyOf(e);
   if (document.querySelector('[role=dialog]')) return;
-  if (typing && key !== 'ctrl+k') return;
+  // Space is held to move the picture: it plays when it is let go.
+  if ((typing && key !== 'ctrl+k') || key === 'Space') return;
   const arrows = key.startsWith('Arrow') && !usesArrows(target) && !useEditor.getState().drawing;
   if (arrows) nudge(e);
   if (arrows || runKey(key)) e.preventDefault();
@@ -29,7 +31,10 @@ const PLACE = ['x', 'y'] as const;
 const SEAT = ['pathOffset', 'baselineShift'] as const;
 const RIDE = ['rideOffset', 'rideShift'] as const;
 
-/** The chosen points or the path, else what is placed, else the lettering: along and across. */
+/**
+ * The chosen points or the path, else what is placed, else the lettering: along and across. Where
+ * nothing is chosen, time.
+ */
 function nudge(e: KeyboardEvent): void {
   const { doc, selected, points, tab, time } = useEditor.getState();
   const by = e.shiftKey ? 10 : 1;
@@ -41,7 +46,9 @@ function nudge(e: KeyboardEvent): void {
     else editPath('movePath', { x: dx, y: dy }, 'nudge');
     return;
   }
-  if (!doc || !selected || tab === 'export') return;
+  if (!doc || tab === 'export') return;
+  if (!selected && dx !== 0) stepFrame(dx);
+  if (!selected) return;
   for (const id of chosenWith(selected)) {
     if (isLocked(doc, id) || fieldOf(doc, id)?.area === 'frame') continue;
     const placed = placedOf(doc, id) !== undefined;

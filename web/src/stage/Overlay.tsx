@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import * as core from '../core/core';
-import { isShape } from '../core/document';
-import { pathOf, select, selectAlso, useEditor } from '../state/editor';
+import { isShape, type Box } from '../core/document';
+import { pathOf, useEditor } from '../state/editor';
 import {
   bitmappedOf,
   cutOf,
@@ -12,7 +12,6 @@ import {
   letteringOf,
   placedOf,
 } from '../state/items';
-import { editPath } from '../state/paths';
 import { usePins } from '../state/pins';
 import { sceneCoordinates } from './coordinates';
 import { DrawingLayer } from './DrawingLayer';
@@ -22,15 +21,20 @@ import { GradientHandles } from './GradientHandles';
 import { PinMarks } from './PinMarks';
 import { PictureHandles } from './PictureHandles';
 import { PlaceHandles } from './PlaceHandles';
-import { PointHandles, useMarquee } from './PointHandles';
+import { PointHandles } from './PointHandles';
 import { RideHandle } from './RideHandle';
 import { SeatHandles } from './SeatHandles';
 import { BoxHandles, PathGrip, ShapeHandles } from './ShapeHandles';
 import { snapThrough } from './snap';
 import { SnapLines } from './SnapLines';
+import { usePress } from './usePress';
+import { useView, type Standing } from './view';
 
-/** Everything that lies over the picture and is never in the output. {@code unit}: a screen pixel. */
-export function Overlay({ unit }: { unit: number }) {
+/** Everything that lies over the picture and round it, and is never in the output. */
+export function Overlay({ frame: { left, top, scale } }: { frame: Standing }) {
+  const room = useView((s) => s.room);
+  // A pixel of the screen.
+  const unit = 1 / scale;
   const svg = useRef<SVGSVGElement>(null);
   const within = useRef<SVGGElement>(null);
   const round = useRef<SVGGElement>(null);
@@ -54,7 +58,6 @@ export function Overlay({ unit }: { unit: number }) {
   const path = tab === 'path' ? chosenPath : own;
   const line = useLine(path);
   const withPoints = path?.kind === 'drawn' || path?.kind === 'smooth' ? path : undefined;
-  const marquee = useMarquee(withPoints, toScene);
   const placed = placedOf(doc, selected);
   const about = placed?.id ?? (drawing || path?.id === on?.path ? on?.id : undefined);
   // A path is edited as it is; elsewhere it is shown where the words are.
@@ -77,30 +80,15 @@ export function Overlay({ unit }: { unit: number }) {
   const film = tab === 'dress' ? footageOf(doc, selected) : undefined;
   const marks = !drawing && film && !film.locked && film.pins?.some((p) => p.id === pinOpen);
   const matrix = `matrix(${groupTransform.join(' ')})`;
+  const { press, pressTwice, pointsBox, itemsBox } = usePress({
+    unit,
+    inner,
+    toFrame,
+    toScene,
+    toRound,
+    withPoints,
+  });
   if (!doc || !paths) return null;
-
-  const choose = (x: number, y: number, more = false) => {
-    const item = core.itemAt(x, y, useEditor.getState().time, 3 * unit) || null;
-    if (tab === 'path' && useEditor.getState().points.length > 0) {
-      useEditor.setState({ points: [] });
-    } else {
-      if (more && item) selectAlso(item);
-      else select(item);
-    }
-  };
-  const press = (e: React.PointerEvent) => {
-    if (drawing || e.button !== 0) return;
-    const [x, y] = toFrame(e);
-    if (pickStart) {
-      const [px, py] = toScene(e);
-      editPath('startAt', { x: px, y: py });
-      useEditor.setState({ pickStart: false });
-    } else if (tab === 'path' && withPoints && !withPoints.locked) {
-      marquee.begin(e, () => choose(x, y));
-    } else {
-      choose(x, y, e.shiftKey);
-    }
-  };
 
   const known = path && paths[path.id];
   const free = known && !away && !path.locked && !path.hidden && !drawing && !pickStart;
@@ -113,27 +101,17 @@ export function Overlay({ unit }: { unit: number }) {
   const rides = item?.ride && !isLocked(doc, item.id) && turned && tab !== 'words' ? item : null;
   const rail = rides && doc.paths.find((p) => p.id === rides.ride?.path);
   const outer = unit / Math.hypot(roundTransform[0] ?? 1, roundTransform[1] ?? 0);
-  const viewBox = `0 0 ${doc.width} ${doc.height}`;
+  const viewBox = [-left * unit, -top * unit, room[0] * unit, room[1] * unit].join(' ');
   return (
     <>
       <svg
         ref={svg}
         viewBox={viewBox}
-        className="absolute inset-0 size-full touch-none overflow-visible"
+        className={`absolute inset-0 size-full touch-none ${pickStart ? 'cursor-crosshair' : ''}`}
         onPointerDown={press}
+        onDoubleClick={pressTwice}
         data-testid="overlay"
       >
-        {tab === 'path' && !drawing && (
-          // Points outside the frame can be boxed too.
-          <rect
-            x={-doc.width}
-            y={-doc.height}
-            width={3 * doc.width}
-            height={3 * doc.height}
-            fill="transparent"
-            className={pickStart ? 'cursor-crosshair' : ''}
-          />
-        )}
         <Guides doc={doc} thirds={overlays.thirds} safe={overlays.safe} unit={unit} />
         {overlays.others && <OtherPaths chosen={path?.id} unit={unit} />}
         <g ref={within} transform={matrix}>
@@ -177,16 +155,7 @@ export function Overlay({ unit }: { unit: number }) {
               toRound={toRound}
             />
           )}
-          {marquee.box && (
-            <rect
-              x={marquee.box[0]}
-              y={marquee.box[1]}
-              width={marquee.box[2] - marquee.box[0]}
-              height={marquee.box[3] - marquee.box[1]}
-              className="pointer-events-none fill-teal/10 stroke-teal"
-              strokeWidth={inner}
-            />
-          )}
+          <Marquee box={pointsBox} unit={inner} />
           {drawing && <DrawingLayer drawing={drawing} unit={inner} toScene={toScene} />}
         </g>
         <g ref={round} transform={`matrix(${roundTransform.join(' ')})`}>
@@ -195,12 +164,13 @@ export function Overlay({ unit }: { unit: number }) {
           {dressed && <EffectHandles item={dressed} unit={outer} toScene={toRound} />}
           {rides && !placed && <RideHandle id={rides.id} unit={outer} toRound={toRound} />}
         </g>
+        <Marquee box={itemsBox} unit={unit} />
         {marks && <PinMarks footage={film} unit={unit} toFrame={toFrame} />}
         <SnapLines width={doc.width} height={doc.height} unit={unit} />
       </svg>
       <svg
         viewBox={viewBox}
-        className="pointer-events-none absolute inset-0 size-full touch-none overflow-visible will-change-transform"
+        className="pointer-events-none absolute inset-0 size-full touch-none will-change-transform"
       >
         <g ref={setPoints} transform={matrix} />
       </svg>
@@ -220,6 +190,22 @@ function useTransform(
     item && s.shown > 0 && s.summary?.items[item] ? of(item, s.time).join(' ') : '1 0 0 1 0 0',
   );
   return useMemo(() => numbers.split(' ').map(Number), [numbers]);
+}
+
+function Marquee({ box, unit }: { box: Box | null; unit: number }) {
+  if (!box) return null;
+  const [left, top, right, bottom] = box;
+  return (
+    <rect
+      x={left}
+      y={top}
+      width={right - left}
+      height={bottom - top}
+      className="pointer-events-none fill-teal/10 stroke-teal"
+      strokeWidth={unit}
+      data-testid="marquee"
+    />
+  );
 }
 
 interface GuideProps {

@@ -1,7 +1,7 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { createPortal } from 'react-dom';
 import * as core from '../core/core';
-import type { DrawnPath, Knot, SmoothPath } from '../core/document';
+import type { Box, DrawnPath, Knot, SmoothPath } from '../core/document';
 import { useEditor } from '../state/editor';
 import { editPath, pointsOf, previewPath } from '../state/paths';
 import { drag } from './drag';
@@ -197,36 +197,14 @@ function Bends({ index, knot, unit, toScene }: BendProps) {
   );
 }
 
-/** Draws a box from where it is pressed and chooses the points in it; a mere click is left alone. */
-export function useMarquee(path: DrawnPath | SmoothPath | undefined, toScene: ToScene) {
-  const [box, setBox] = useState<[number, number, number, number] | null>(null);
-  const begin = (e: React.PointerEvent, onClick: () => void) => {
-    const [x0, y0] = toScene(e);
-    const before = e.shiftKey ? useEditor.getState().points : [];
-    let moved = false;
-    drag(
-      e,
-      toScene,
-      (x, y) => {
-        moved ||= Math.hypot(x - x0, y - y0) > 3;
-        if (!moved || !path) return;
-        const b: [number, number, number, number] = [
-          Math.min(x, x0),
-          Math.min(y, y0),
-          Math.max(x, x0),
-          Math.max(y, y0),
-        ];
-        setBox(b);
-        const inside = pointsOf(path, useEditor.getState().time).flatMap((k, i) =>
-          k.x >= b[0] && k.x <= b[2] && k.y >= b[1] && k.y <= b[3] ? [i] : [],
-        );
-        setPoints([...new Set([...before, ...inside])]);
-      },
-      () => {
-        setBox(null);
-        if (!moved) onClick();
-      },
-    );
-  };
-  return { box, begin };
+/** Chooses the points in a box, and those that were chosen before. */
+export function pointsWithin(
+  path: DrawnPath | SmoothPath,
+  [left, top, right, bottom]: Box,
+  before: number[],
+): void {
+  const inside = pointsOf(path, useEditor.getState().time).flatMap((k, i) =>
+    k.x >= left && k.x <= right && k.y >= top && k.y <= bottom ? [i] : [],
+  );
+  setPoints([...new Set([...before, ...inside])]);
 }

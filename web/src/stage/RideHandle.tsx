@@ -2,8 +2,9 @@ import * as core from '../core/core';
 import { useEditor } from '../state/editor';
 import { setValue } from '../state/values';
 import type { ToScene } from './coordinates';
+import { drag } from './drag';
 import { Grippable } from './Grippable';
-import { useRideDrag } from './useRideDrag';
+import { rideDrag } from './itemDrags';
 
 interface Props {
   id: string;
@@ -15,7 +16,6 @@ interface Props {
 export function RideHandle({ id, unit, toRound }: Props) {
   const time = useEditor((s) => s.time);
   useEditor((s) => s.shown);
-  const onDown = useRideDrag(id, unit, toRound);
   const mark = core.rideMark(id, time);
   if (mark.length === 0) return null;
   const step = (along: number, off: number) => {
@@ -33,7 +33,7 @@ export function RideHandle({ id, unit, toRound }: Props) {
       unit={unit}
       label="Ride: drag along the path, or press arrow keys; across it takes it off the path"
       testId="ride"
-      onDown={onDown}
+      onDown={(e) => drag(e, toRound, rideDrag(id, toRound(e), unit))}
       onStep={step}
     />
   );

@@ -5,6 +5,7 @@ import { changeLettering, setValue } from '../state/values';
 import { letteringOf } from '../state/items';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
+import { puckDrag } from './itemDrags';
 
 interface SeatProps {
   id: string;
@@ -21,30 +22,7 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
   const spots = useMemo(() => (shown > 0 ? core.handles(id, time) : []), [id, time, shown]);
   if (spots.length < 15) return null;
 
-  const puck = (e: React.PointerEvent) => {
-    const [startX, startY] = toScene(e);
-    const { time: t } = useEditor.getState();
-    // The press is rarely on the very middle of the puck.
-    const [dx, dy] = [spots[0]! - startX, spots[1]! - startY];
-    let across = false;
-    drag(e, toScene, (x, y, event) => {
-      const v = core.dragPuck(id, t, x + dx, y + dy, true);
-      const now = core.value(id, 'baselineShift', t);
-      across ||=
-        event.ctrlKey || Math.abs(v.baselineShift - now) > 28 * unit || v.side !== sideOf(id);
-      if (!across) {
-        const along = core.dragPuck(id, t, x + dx, y + dy, false);
-        setValue(id, 'pathOffset', along.pathOffset, event.altKey, 'puck');
-        return;
-      }
-      if (v.side !== sideOf(id)) {
-        const seat = letteringOf(useEditor.getState().doc, id)?.seat;
-        if (seat) changeLettering(id, { seat: { ...seat, side: v.side } }, 'puck');
-      }
-      setValue(id, 'pathOffset', v.pathOffset, event.altKey, 'puck');
-      setValue(id, 'baselineShift', v.baselineShift, event.altKey, 'puck');
-    });
-  };
+  const puck = (e: React.PointerEvent) => drag(e, toScene, puckDrag(id, toScene(e), unit));
 
   const stop = (start: boolean) => (e: React.PointerEvent) =>
     drag(e, toScene, (x, y, event) => {
@@ -149,8 +127,4 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
       </g>
     </g>
   );
-}
-
-function sideOf(id: string) {
-  return letteringOf(useEditor.getState().doc, id)?.seat.side;
 }

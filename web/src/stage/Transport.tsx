@@ -68,6 +68,7 @@ export function Transport() {
           type="button"
           className="flex size-9 shrink-0 items-center justify-center rounded-full bg-ink text-sheet"
           aria-label={playing ? 'Pause' : 'Play'}
+          title="Space; J backwards, K stop, L on, each again for faster"
           onClick={() => (playing ? pause() : play())}
         >
           {playing ? <Pause className="size-4.5" /> : <Play className="ml-0.5 size-4.5" />}
@@ -127,7 +128,7 @@ export function Transport() {
           <button
             type="button"
             className="btn"
-            title="Previous keyframe (K)"
+            title="Previous keyframe (U)"
             onClick={() => goToKeyframe(-1)}
           >
             ◂ Key
@@ -135,7 +136,7 @@ export function Transport() {
           <button
             type="button"
             className="btn"
-            title="Next keyframe (L)"
+            title="Next keyframe (O)"
             onClick={() => goToKeyframe(1)}
           >
             Key ▸

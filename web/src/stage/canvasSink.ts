@@ -97,6 +97,7 @@ function measureLight(g: Context): void {
 
 /** Paints a display list on a canvas; it decides nothing. */
 export class CanvasSink implements FrameSink {
+  private readonly scale: number;
   private surface: Surface;
   private readonly below: Open[] = [];
   private area = new Path2D();
@@ -106,15 +107,16 @@ export class CanvasSink implements FrameSink {
   /**
    * @param outlines that the list names by index
    * @param bitmaps that the list names by index
-   * @param scale canvas pixels per scene pixel
+   * @param part what the canvas shows of it
    */
   constructor(
     g: Context,
     private readonly outlines: Path2D[],
     private readonly bitmaps: Bitmaps,
-    private readonly scale: number,
+    { left, top, scale }: { left: number; top: number; scale: number },
   ) {
-    this.surface = { g, left: 0, top: 0, width: g.canvas.width, height: g.canvas.height };
+    this.scale = scale;
+    this.surface = { g, left, top, width: g.canvas.width, height: g.canvas.height };
     this.place();
   }
 

@@ -22,17 +22,26 @@ function outlines(): Path2D[] {
   return shapes;
 }
 
+/** The part of the picture that a canvas shows, in its own pixels. */
+export interface Part {
+  left: number;
+  top: number;
+  /** Canvas pixels per scene pixel. */
+  scale: number;
+}
+
 /**
- * Paints the frame of a time as the core lists it (see the Java class Frame), scaled to the canvas.
- * It decides nothing.
+ * Paints the frame of a time as the core lists it (see the Java class Frame), scaled to the canvas,
+ * or the part of it that is told. It decides nothing.
  */
 export function paintFrame(
   canvas: HTMLCanvasElement,
   time: number,
   width: number,
   background: string | null,
+  part?: Part,
 ): void {
-  paintNumbers(canvas, core.frame(time), width, background);
+  paintNumbers(canvas, core.frame(time), width, background, part);
 }
 
 /** How long the last blurred frame took, ms: while playing they are shown only if quick enough. */
@@ -45,11 +54,12 @@ export function paintBlurred(
   width: number,
   background: string | null,
   atMost: number,
+  part?: Part,
 ): void {
   const samples = core.blurSamples(time);
   if (samples === 0 || blurCost > atMost) {
     blurCost *= 0.98;
-    paintFrame(canvas, time, width, background);
+    paintFrame(canvas, time, width, background, part);
     return;
   }
   const began = performance.now();
@@ -58,7 +68,7 @@ export function paintBlurred(
   const { light, values } = curves();
   const sums = new Float32Array(canvas.width * canvas.height * 4);
   for (let i = 0; i < samples; i++) {
-    paintNumbers(canvas, core.blurred(time, (i + 0.5) / samples - 0.5), width, background);
+    paintNumbers(canvas, core.blurred(time, (i + 0.5) / samples - 0.5), width, background, part);
     const { data } = g.getImageData(0, 0, canvas.width, canvas.height);
     for (let k = 0; k < data.length; k += 4) {
       const a = data[k + 3]! / 255;
@@ -97,6 +107,7 @@ function paintNumbers(
   n: Float64Array,
   width: number,
   background: string | null,
+  part: Part = { left: 0, top: 0, scale: canvas.width / width },
 ): void {
   const g = canvas.getContext('2d');
   if (!g) return;
@@ -107,5 +118,5 @@ function paintNumbers(
     g.fillStyle = background;
     g.fillRect(0, 0, canvas.width, canvas.height);
   }
-  readFrame(n, new CanvasSink(g, outlines(), bitmaps, canvas.width / width));
+  readFrame(n, new CanvasSink(g, outlines(), bitmaps, part));
 }

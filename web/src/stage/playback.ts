@@ -4,40 +4,64 @@ import { useEditor } from '../state/editor';
 import { framesReady, lookAhead } from './footage';
 import { hear, hush } from './sound';
 
-/** Frames shown per second while playing; null while still. */
-export const useAchieved = create<{ rate: number | null }>(() => ({ rate: null }));
+interface Playing {
+  /** Frames shown per second; null while still, and where frames are left out by intent. */
+  rate: number | null;
+  /** Times as fast as it is, below 0 backwards. */
+  speed: number;
+}
+
+export const useAchieved = create<Playing>(() => ({ rate: null, speed: 1 }));
+
+/** Times as fast as it is, at most. */
+const FASTEST = 8;
 
 let handle = 0;
 
+/** Plays on or backwards; faster each time it is asked for again. */
+export function shuttle(way: 1 | -1): void {
+  const { playing } = useEditor.getState();
+  const { speed } = useAchieved.getState();
+  const again = playing && Math.sign(speed) === way;
+  cancelAnimationFrame(handle);
+  play(again ? way * Math.min(Math.abs(speed) * 2, FASTEST) : way);
+}
+
 /**
- * Plays in real time: the frame that belongs to the clock is shown, and frames for which there is
- * no time are left out.
+ * Plays in real time, or so many times as fast: the frame that belongs to the clock is shown, and
+ * frames for which there is no time are left out. Only what plays as it is is heard.
  */
-export function play(): void {
+export function play(speed = 1): void {
   const { doc, time, loop } = useEditor.getState();
   if (!doc) return;
   const fps = framesPerSecond(doc.rate);
   const frames = Math.max(1, Math.round(doc.length * fps));
   const first = Math.round(time * fps);
-  const begin = !loop && first >= frames - 1 ? 0 : first;
+  const over = speed > 0 ? first >= frames - 1 : first <= 0;
+  const begin = loop || !over ? first : speed > 0 ? 0 : frames - 1;
   const started = performance.now();
   let shown: number[] = [];
   let last = -1;
+  useAchieved.setState({ rate: null, speed });
+  hush();
   useEditor.setState({ playing: true });
   const tick = (now: number) => {
-    const gone = begin + Math.floor(((Math.max(now, started) - started) / 1000) * fps);
-    const over = !useEditor.getState().loop && gone >= frames;
-    const frame = over ? frames - 1 : gone % frames;
+    const seconds = (Math.max(now, started) - started) / 1000;
+    const gone = begin + Math.sign(speed) * Math.floor(seconds * fps * Math.abs(speed));
+    const over = !useEditor.getState().loop && (gone >= frames || gone < 0);
+    const frame = over ? (gone < 0 ? 0 : frames - 1) : ((gone % frames) + frames) % frames;
     // A frame of footage that has not come yet is waited for: never is another shown in its place.
     if (frame !== last && framesReady(frame / fps)) {
       last = frame;
       shown = [...shown.filter((t) => now - t < 1000), now];
       useEditor.setState({ time: frame / fps });
       const span = now - (shown[0] ?? now);
-      lookAhead(frame / fps, fps, frames / fps);
-      if (span > 400) useAchieved.setState({ rate: ((shown.length - 1) / span) * 1000 });
+      if (speed > 0) lookAhead(frame / fps, fps, frames / fps);
+      if (span > 400 && speed === 1)
+        useAchieved.setState({ rate: ((shown.length - 1) / span) * 1000 });
     }
-    hear((begin / fps + (Math.max(now, started) - started) / 1000) % (frames / fps));
+    if (speed === 1)
+      hear((begin / fps + (Math.max(now, started) - started) / 1000) % (frames / fps));
     if (over) pause();
     else handle = requestAnimationFrame(tick);
   };
@@ -57,7 +81,7 @@ useEditor.subscribe((now, before) => {
   } else if (now.playing && before.playing && now.doc && before.doc) {
     if (now.doc.rate !== before.doc.rate || now.doc.length !== before.doc.length) {
       cancelAnimationFrame(handle);
-      play();
+      play(useAchieved.getState().speed);
     }
   }
 });

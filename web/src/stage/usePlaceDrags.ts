@@ -5,8 +5,8 @@ import { itemOf } from '../state/items';
 import { setValue } from '../state/values';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
-import { endSnap, snapped } from './snap';
-import { useRideDrag } from './useRideDrag';
+import { placeDrag, rideDrag } from './itemDrags';
+import { endSnap } from './snap';
 
 /**
  * Where an item stands, and the drags that move, turn and scale it about its centre; one that rides
@@ -20,26 +20,12 @@ export function usePlaceDrags(id: string, unit: number, toScene: ToScene, toRoun
     [id, time, shown],
   );
 
-  const rides = useEditor((s) => itemOf(s.doc, id)?.ride !== undefined);
-  const ride = useRideDrag(id, unit, toRound);
   const move = (e: React.PointerEvent) => {
-    if (rides) {
-      ride(e);
-      return;
+    if (itemOf(useEditor.getState().doc, id)?.ride) {
+      drag(e, toRound, rideDrag(id, toRound(e), unit));
+    } else {
+      drag(e, toScene, placeDrag(id, toScene(e), unit), endSnap);
     }
-    const [px, py] = toScene(e);
-    drag(
-      e,
-      toScene,
-      (nx, ny, event) => {
-        const { doc } = useEditor.getState();
-        const [ax, ay] = [nx + x - px, ny + y - py];
-        const [tx, ty] = event.ctrlKey || !doc ? [ax, ay] : snapped(doc, '', ax, ay, unit);
-        setValue(id, 'x', tx, event.altKey, 'place');
-        setValue(id, 'y', ty, event.altKey, 'place');
-      },
-      endSnap,
-    );
   };
   const rotate = (e: React.PointerEvent) => {
     const angle = (at: [number, number]) => (Math.atan2(at[1] - y, at[0] - x) * 180) / Math.PI;

@@ -20,12 +20,12 @@ export function addLettering(): void {
   });
 }
 
-/** Adds a colour field behind all else and opens Dress. */
 /** A cue where the playhead is. */
 export function cueHere(): void {
   applyEdit({ op: 'addCue', id: newId(), time: useEditor.getState().time });
 }
 
+/** Adds a colour field behind all else and opens Dress. */
 export function addColourField(): void {
   const id = newId();
   if (applyEdit({ op: 'addColourField', id }).length > 0) return;

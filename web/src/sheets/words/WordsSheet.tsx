@@ -1,6 +1,5 @@
 import type { Lettering } from '../../core/document';
-import { endGesture } from '../../state/editor';
-import { changeChosen, changeLettering } from '../../state/values';
+import { changeChosen } from '../../state/values';
 import { useFaces } from '../../state/faces';
 import { Choice, Segments } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
@@ -11,6 +10,7 @@ import { FeatureList } from './FeatureList';
 import { PhraseFields } from './PhraseFields';
 import { RowFields } from './RowFields';
 import { RuleList } from './RuleList';
+import { TextBox } from './TextBox';
 
 /** The text, its typeface and setting, its colours, and the rows it makes. */
 export function WordsSheet({ lettering }: { lettering: Lettering }) {
@@ -26,19 +26,7 @@ export function WordsSheet({ lettering }: { lettering: Lettering }) {
         <label className="section-title block" htmlFor="words-text">
           Text
         </label>
-        <textarea
-          id="words-text"
-          className="field h-auto min-h-18 resize-y py-1.5 text-[15px] leading-snug"
-          rows={3}
-          maxLength={10000}
-          value={lettering.text}
-          placeholder="Type the words here; every line is a phrase of its own"
-          onChange={(e) => changeLettering(id, { text: e.target.value }, `text.${id}`)}
-          onBlur={endGesture}
-        />
-        {lettering.text.length > 9000 && (
-          <p className="mt-1 text-[12px] text-soft">{lettering.text.length} of 10000 characters</p>
-        )}
+        <TextBox lettering={lettering} id="words-text" className="min-h-18 resize-y" />
       </section>
       <Fold
         key={several ? 'several' : 'one'}

@@ -667,8 +667,28 @@ public final class CoreBridge {
   /** Left, top, right and bottom of what is seen of an item; none where nothing is. */
   @JSExport
   public static double[] itemBox(String item, double time) {
-    Rect b = prepared.box(item, time);
+    return numbers(prepared.box(item, time));
+  }
+
+  /** The same in the pixels of the frame. */
+  @JSExport
+  public static double[] frameBox(String item, double time) {
+    return numbers(prepared.frameBox(item, time));
+  }
+
+  private static double[] numbers(Rect b) {
     return b.isEmpty() ? new double[0] : new double[] {b.left(), b.top(), b.right(), b.bottom()};
+  }
+
+  /**
+   * See {@link PreparedScene#itemsWithin}; the box by two corners across from each other. As JSON.
+   */
+  @JSExport
+  public static String itemsWithin(double x0, double y0, double x1, double y1, double time) {
+    Rect box = Rect.EMPTY.include(new Point(x0, y0)).include(new Point(x1, y1));
+    JsonArray found = new JsonArray();
+    prepared.itemsWithin(box, time).forEach(found::add);
+    return found.toString();
   }
 
   /** See {@link CastShadow#marks}. */

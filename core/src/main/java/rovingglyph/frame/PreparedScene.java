@@ -205,6 +205,29 @@ public record PreparedScene(
   }
 
   /**
+   * The same in the pixels of the frame, with what the groups round it and their paths do to it.
+   */
+  public Rect frameBox(String id, double time) {
+    Projection round = round(id, time);
+    return box(id, time, rides(scene.item(id), time).stream().map(round::times).toList());
+  }
+
+  /**
+   * The ids of what stands in the stack and is seen wholly within a box of the frame, back to
+   * front; what is hidden or locked is left out.
+   */
+  public List<String> itemsWithin(Rect box, double time) {
+    return scene.stack().stream()
+        .filter(id -> !scene.item(id).hidden() && !scene.item(id).locked())
+        .filter(id -> within(box, frameBox(id, time)))
+        .toList();
+  }
+
+  private static boolean within(Rect box, Rect seen) {
+    return !seen.isEmpty() && box.contains(seen);
+  }
+
+  /**
    * A map of the pixels round an item as it is in the middle of the item: in perspective it is
    * another one elsewhere.
    */

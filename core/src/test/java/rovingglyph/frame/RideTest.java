@@ -329,4 +329,27 @@ class RideTest {
         .isInstanceOf(DocumentException.class)
         .hasMessageContaining("only words count letters");
   }
+
+  /** A box chooses what is seen wholly within it, wherever a path has carried it. */
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void isWithinABoxWhereItIsSeen(String kind) {
+    PreparedScene p =
+        prepare(
+            kind,
+            "\"path\":\"ring\",\"pathOffset\":"
+                + "{\"keyframes\":[{\"time\":0,\"value\":0},{\"time\":4,\"value\":800}]}");
+    for (double time : new double[] {0, 1.3, 3.1}) {
+      Rect seen = p.frameBox("it", time);
+      assertThat(p.itemsWithin(seen.grown(0.5), time)).contains("it");
+      Rect less = new Rect(seen.left() + 1, seen.top(), seen.right(), seen.bottom()).grown(0.5);
+      assertThat(p.itemsWithin(less, time)).doesNotContain("it");
+    }
+    Scene locked =
+        SceneEdits.apply(
+            p.scene(), "{\"op\":\"change\",\"items\":[\"it\"],\"fields\":{\"locked\":true}}");
+    Rect all = p.frameBox("it", 0).grown(1);
+    assertThat(TestScenes.prepare(SceneCodec.write(locked).toString()).itemsWithin(all, 0))
+        .doesNotContain("it");
+  }
 }

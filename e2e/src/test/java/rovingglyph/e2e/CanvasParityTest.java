@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import java.awt.Rectangle;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -13,6 +14,7 @@ import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -175,12 +177,43 @@ class CanvasParityTest {
     }
   }
 
-  /** The frames as the stage paints them. */
-  @SuppressWarnings("unchecked")
+  /**
+   * Zoomed, the stage paints a part: as it is in the whole, whatever lies outside reaches into it.
+   */
+  @Test
+  void aPartIsPaintedAsItIsInTheWhole() {
+    Random random = new Random(4);
+    for (int seed = 100; seed < 100 + RANDOM_SCENES / 2; seed++) {
+      String document = new RandomScenes(seed).document();
+      PreparedScene scene = prepare(document);
+      double scale = new double[] {1, 0.6, 1.7}[seed % 3];
+      List<Double> times = List.of(random.nextDouble() * scene.scene().length());
+      BufferedImage whole = onCanvas(document, scene, scale, times).get(0);
+      int left = random.nextInt(whole.getWidth() / 2);
+      int top = random.nextInt(whole.getHeight() / 2);
+      Rectangle part =
+          new Rectangle(left, top, whole.getWidth() / 3 + 5, whole.getHeight() / 3 + 5);
+      BufferedImage seen = onCanvas(document, scene, scale, times, part).get(0);
+      Difference d = Difference.of(whole.getSubimage(left, top, part.width, part.height), seen);
+      assertThat(d.near).as("seed " + seed + ": " + d).isGreaterThan(0.998);
+      assertThat(d.mean).as("seed " + seed + ": " + d).isLessThan(0.1);
+    }
+  }
+
   private static List<BufferedImage> onCanvas(
       String document, PreparedScene scene, double scale, List<Double> times) {
     int width = (int) Math.round(scene.scene().width() * scale);
     int height = (int) Math.round(scene.scene().height() * scale);
+    return onCanvas(document, scene, scale, times, new Rectangle(width, height));
+  }
+
+  /** A part of the frames as the stage paints them. */
+  @SuppressWarnings("unchecked")
+  private static List<BufferedImage> onCanvas(
+      String document, PreparedScene scene, double scale, List<Double> times, Rectangle part) {
+    int width = part.width;
+    int height = part.height;
+    double exact = Math.round(scene.scene().width() * scale) / scene.scene().width();
     Map<String, String> runs = new LinkedHashMap<>();
     for (RunRequest r : Preparation.requests(scene.scene())) {
       runs.put(r.key(), ShapedRunCodec.write(SHAPER.run(r)).toString());
@@ -188,7 +221,7 @@ class CanvasParityTest {
     Object found =
         page.evaluate(
             """
-            async ([document_, runs, shown, times, width, height]) => {
+            async ([document_, runs, shown, times, width, height, left, top, scale]) => {
               const stage = await import('/parity/painter.js');
               for (const [key, run] of Object.entries(runs)) stage.putRun(key, run);
               for (const [id, text] of Object.entries(shown)) stage.putScene(id, text);
@@ -200,7 +233,7 @@ class CanvasParityTest {
               canvas.height = height;
               const g = canvas.getContext('2d', { willReadFrequently: true });
               const paint = (t) =>
-                stage.paintBlurred(canvas, t, doc.width, doc.background ?? null, Infinity);
+                stage.paintBlurred(canvas, t, doc.width, doc.background ?? null, Infinity, { left, top, scale });
               // Which sizes of pictures are needed shows while they are painted.
               for (const t of times) {
                 do paint(t);
@@ -215,7 +248,16 @@ class CanvasParityTest {
                 return btoa(text);
               });
             }""",
-            List.of(document, runs, TestShelf.documents(document), times, width, height));
+            List.of(
+                document,
+                runs,
+                TestShelf.documents(document),
+                times,
+                width,
+                height,
+                part.x,
+                part.y,
+                exact));
     List<BufferedImage> out = new ArrayList<>();
     for (String base64 : (List<String>) found) {
       byte[] b = Base64.getDecoder().decode(base64);

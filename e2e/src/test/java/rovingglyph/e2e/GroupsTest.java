@@ -81,7 +81,7 @@ class GroupsTest {
     w.tab(3);
     BoundingBox puck = w.handle("puck").boundingBox();
     // It was at the top of the ring; turned by a quarter it is on the right of it.
-    BoundingBox ring = page.getByTestId("overlay").boundingBox();
+    BoundingBox ring = page.locator("[data-frame]").boundingBox();
     assertThat(puck.y + puck.height / 2).isCloseTo(ring.y + ring.height / 2, within(3.0));
     w.drag(w.handle("puck"), 0, 60);
     JsonObject kites = w.items("lettering").get(1);
@@ -96,7 +96,7 @@ class GroupsTest {
     BoundingBox before = w.handle("puck").boundingBox();
     w.type("Rotation", "90");
     BoundingBox after = w.handle("puck").boundingBox();
-    BoundingBox frame = page.getByTestId("overlay").boundingBox();
+    BoundingBox frame = page.locator("[data-frame]").boundingBox();
     // From the top of the ring to its right.
     double radius = frame.y + frame.height / 2 - (before.y + before.height / 2);
     assertThat(after.x - before.x).isCloseTo(radius, within(2.0));

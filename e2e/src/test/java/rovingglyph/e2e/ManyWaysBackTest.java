@@ -55,7 +55,7 @@ class ManyWaysBackTest {
   }
 
   private void click(double x, double y) {
-    BoundingBox stage = page.getByTestId("overlay").boundingBox();
+    BoundingBox stage = page.locator("[data-frame]").boundingBox();
     page.mouse().click(stage.x + stage.width * x, stage.y + stage.height * y);
   }
 

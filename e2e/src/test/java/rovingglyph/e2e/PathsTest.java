@@ -35,7 +35,7 @@ class PathsTest {
     w.addLettering("the line");
     w.tab(2);
     page.waitForTimeout(200);
-    stage = page.getByTestId("overlay").boundingBox();
+    stage = page.locator("[data-frame]").boundingBox();
   }
 
   @AfterEach

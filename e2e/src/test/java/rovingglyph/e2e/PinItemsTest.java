@@ -109,7 +109,7 @@ class PinItemsTest {
   /** Drags a mark to a point of the footage. */
   private void drag(int mark, double x, double y) {
     BoundingBox from = w.handle("pin-mark-" + mark).boundingBox();
-    BoundingBox stage = page.getByTestId("overlay").boundingBox();
+    BoundingBox stage = page.locator("[data-frame]").boundingBox();
     page.mouse().move(from.x + from.width / 2, from.y + from.height / 2);
     page.mouse().down();
     page.mouse()

@@ -141,7 +141,7 @@ class RideAndCutTest {
   void aPartIsCutByDrawingItsEdge() {
     page.getByText("Bring a part forward").click();
     w.button("Draw its edge").click();
-    BoundingBox stage = page.getByTestId("overlay").boundingBox();
+    BoundingBox stage = page.locator("[data-frame]").boundingBox();
     double cx = stage.x + stage.width / 2;
     double cy = stage.y + stage.height / 2;
     for (double[] p : new double[][] {{-40, -20}, {40, -20}, {40, 20}, {-40, 20}}) {

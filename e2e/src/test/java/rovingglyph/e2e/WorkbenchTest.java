@@ -60,7 +60,7 @@ class WorkbenchTest {
     // A curve: two clicks, the second pressed and dragged to bend.
     w.tab(2);
     w.newPath("Curve");
-    BoundingBox stage = page.getByTestId("overlay").boundingBox();
+    BoundingBox stage = page.locator("[data-frame]").boundingBox();
     page.mouse().click(stage.x + 60, stage.y + stage.height * 0.7);
     w.drag(stage.x + stage.width / 2, stage.y + stage.height * 0.3, 90, 0);
     page.mouse().click(stage.x + stage.width - 60, stage.y + stage.height * 0.7);
@@ -247,7 +247,7 @@ class WorkbenchTest {
     w.addLettering("points");
     w.tab(2);
     w.newPath("Curve");
-    BoundingBox s = page.getByTestId("overlay").boundingBox();
+    BoundingBox s = page.locator("[data-frame]").boundingBox();
     page.mouse().click(s.x + 80, s.y + 200);
     page.mouse().click(s.x + 300, s.y + 200);
     page.keyboard().press("Enter");

@@ -36,9 +36,10 @@ export function FormatCard({ format, disabled, onMake }: Props) {
           type="button"
           className="btn shrink-0"
           disabled={disabled || format.unsupportedReason !== null}
+          aria-label={`Make the ${format.noun}`}
           onClick={make}
         >
-          Make the {format.noun}
+          Make
         </button>
       </div>
       <p className="mt-0.5 text-[12px] leading-snug text-soft">

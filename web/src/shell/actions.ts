@@ -83,16 +83,16 @@ export const DUSK: Action = {
 
 /** How large the frame is seen, and what of it. */
 export const VIEW_ACTIONS: Action[] = [
-  { label: 'All of the frame', group: 'Look', keys: ['0'], run: fit },
+  { label: 'See all of the frame', group: 'Look', keys: ['0'], run: fit },
   {
-    label: 'What is chosen',
+    label: 'See what is chosen',
     group: 'Look',
     keys: ['c'],
     run: zoomToChosen,
     when: canZoomToChosen,
   },
-  { label: 'Closer', group: 'Look', keys: ['+', '='], run: () => zoomStep(1) },
-  { label: 'Farther', group: 'Look', keys: ['-'], run: () => zoomStep(-1) },
+  { label: 'Go closer', group: 'Look', keys: ['+', '='], run: () => zoomStep(1) },
+  { label: 'Go farther off', group: 'Look', keys: ['-'], run: () => zoomStep(-1) },
   { label: '50 %', group: 'Look', run: () => zoomTo(0.5) },
   { label: '100 %, pixel for pixel', group: 'Look', keys: ['9'], run: () => zoomTo(1) },
   { label: '200 %', group: 'Look', run: () => zoomTo(2) },

@@ -14,6 +14,7 @@ import { select, selectAlso, useEditor } from '../state/editor';
 import { groupOf, groupRound, itemOf, letteringOf, nameOf } from '../state/items';
 import { addLettering, groupChosen, removeItems, restack, ungroup } from '../state/itemActions';
 import { chosenWith, toggleFlag } from '../state/values';
+import { useFadingEdges } from '../ui/useFadingEdges';
 
 /** Everything in the scene as chips, back to front; what is in the chosen group stands within it. */
 export function StackStrip() {
@@ -21,6 +22,7 @@ export function StackStrip() {
   const selected = useEditor((s) => s.selected);
   const several = useEditor((s) => s.also.length > 0);
   const [dragged, setDragged] = useState<string | null>(null);
+  const row = useFadingEdges<HTMLUListElement>(doc);
   if (!doc) return null;
   const chosen = itemOf(doc, selected);
   const group = groupOf(doc, selected);
@@ -28,6 +30,7 @@ export function StackStrip() {
   return (
     <div className="flex h-9 min-w-0 items-center gap-1.5">
       <ul
+        ref={row}
         aria-label="Stack, back to front"
         className="flex min-w-0 items-center gap-1 overflow-x-auto py-1 pl-0.5 [scrollbar-width:none]"
       >

@@ -42,7 +42,7 @@ export function TextInPlace() {
       style={{
         width: WIDTH,
         left: within(at[0] - WIDTH / 2, WIDTH, room[0]),
-        top: within(at[1] + 18, HEIGHT, room[1]),
+        top: within(at[1] + 10, HEIGHT, room[1]),
       }}
     >
       <TextBox

@@ -2,8 +2,12 @@
 let held = false;
 let used = false;
 
-/** What was pressed last by the pointer, which has the focus since. */
-let pressed: Element | null = null;
+/** Whether what has the focus got it by keys: it is the one that Space presses then. */
+let keyed = true;
+
+/** When the pointer pressed last, ms; what gets the focus soon after got it by that. */
+let pressedAt = -Infinity;
+const SOON = 500;
 
 /** Whether Space is held: the next drag on the stage moves the picture. */
 export const isHandHeld = () => held;
@@ -14,15 +18,19 @@ export function panned(): void {
 }
 
 /**
- * Watches for Space. A button that was chosen with keys is pressed by it; one that was clicked keeps
+ * Watches for Space. A button that was reached with keys is pressed by it; one that was clicked keeps
  * the focus too, but there the hand means to play.
  */
 export function watchSpace(play: () => void): () => void {
-  const press = (e: PointerEvent) => {
-    pressed = (e.target as Element).closest('button, [role=button], input, summary');
+  const press = () => {
+    keyed = false;
+    pressedAt = performance.now();
+  };
+  const focused = () => {
+    keyed = performance.now() - pressedAt > SOON;
   };
   const down = (e: KeyboardEvent) => {
-    if (e.key === 'Tab') pressed = null;
+    if (e.key === 'Tab') pressedAt = -Infinity;
     if (e.key !== ' ' || e.ctrlKey || e.metaKey || e.altKey || hasOwnUse(e.target as Element))
       return;
     e.preventDefault();
@@ -39,12 +47,15 @@ export function watchSpace(play: () => void): () => void {
   const leave = () => {
     held = false;
   };
-  window.addEventListener('pointerdown', press, { capture: true });
+  const presses = ['pointerdown', 'pointerup'] as const;
+  presses.forEach((type) => window.addEventListener(type, press, { capture: true }));
+  window.addEventListener('focusin', focused);
   window.addEventListener('keydown', down);
   window.addEventListener('keyup', up);
   window.addEventListener('blur', leave);
   return () => {
-    window.removeEventListener('pointerdown', press, { capture: true });
+    presses.forEach((type) => window.removeEventListener(type, press, { capture: true }));
+    window.removeEventListener('focusin', focused);
     window.removeEventListener('keydown', down);
     window.removeEventListener('keyup', up);
     window.removeEventListener('blur', leave);
@@ -58,5 +69,5 @@ const PRESSED = 'button, [role=button], input[type=checkbox], summary, a';
 function hasOwnUse(target: Element): boolean {
   if (document.querySelector('[role=dialog]')) return true;
   if (target.matches(TYPING) || (target as HTMLElement).isContentEditable) return true;
-  return target.matches(LISTS) || (target.matches(PRESSED) && target !== pressed);
+  return target.matches(LISTS) || (keyed && target.matches(PRESSED));
 }

@@ -90,7 +90,10 @@ export function usePress({ unit, inner, toFrame, toScene, toRound, withPoints }:
     const id = itemUnder(...toFrame(e), unit);
     if (drawing || tab === 'path' || !letteringOf(doc, id) || isLocked(doc, id!)) return;
     const { left, top } = e.currentTarget.getBoundingClientRect();
-    writeInPlace(id!, [e.clientX - left, e.clientY - top]);
+    // Below the words, so that they are seen while they are written.
+    const [, , , bottom = 0] = core.frameBox(id!, useEditor.getState().time);
+    const below = e.clientY - top + (bottom - toFrame(e)[1]) / unit;
+    writeInPlace(id!, [e.clientX - left, below]);
   };
 
   return { press, pressTwice, pointsBox: points.box, itemsBox: items.box };

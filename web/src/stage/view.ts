@@ -60,10 +60,24 @@ export function standing(
   return { left, top, width: w * scale, height: h * scale, scale };
 }
 
-function now(): { doc: SceneDoc; view: View; frame: Standing } | null {
+interface Now {
+  doc: SceneDoc;
+  room: Pair;
+  /** The point of the frame in the middle of the stage. */
+  at: Pair;
+  /** CSS pixels for one of the frame. */
+  scale: number;
+}
+
+/** How it is looked at; nothing where there is nothing to look at. Not rounded, so that steps add up. */
+function now(): Now | null {
   const { doc } = useEditor.getState();
   const view = useView.getState();
-  return doc && { doc, view, frame: standing(doc, view) };
+  if (!doc) return null;
+  const { scale } = standing(doc, view);
+  if (!(scale > 0)) return null;
+  const at: Pair = view.zoom === null ? [doc.width / 2, doc.height / 2] : view.at;
+  return { doc, room: view.room, at, scale };
 }
 
 /** The frame can be brought to the edges of the stage and a little farther, not out of reach. */
@@ -82,27 +96,25 @@ export function fit(): void {
 /** Zooms by a factor; what lies at a point of the stage stays there, else what is in its middle. */
 export function zoomBy(factor: number, point?: Pair): void {
   const n = now();
-  if (!n || n.frame.scale <= 0) return;
-  const { room } = n.view;
-  const [x, y] = point ?? [room[0] / 2, room[1] / 2];
-  const { left, top, scale } = n.frame;
+  if (!n) return;
+  const { room, at, scale } = n;
+  const [dx, dy] = point ? [point[0] - room[0] / 2, point[1] - room[1] / 2] : [0, 0];
   const to = Math.min(Math.max(scale * ratio() * factor, LEAST), MOST);
-  const [sx, sy] = [(x - left) / scale, (y - top) / scale];
-  const by = ratio() / to;
-  look(n.doc, to, [sx + (room[0] / 2 - x) * by, sy + (room[1] / 2 - y) * by]);
+  const by = 1 / scale - ratio() / to;
+  look(n.doc, to, [at[0] + dx * by, at[1] + dy * by]);
 }
 
 /** To so many pixels of the device for one of the frame, about the middle of the stage. */
 export function zoomTo(zoom: number): void {
   const n = now();
-  if (n) zoomBy(zoom / (n.frame.scale * ratio()));
+  if (n) zoomBy(zoom / (n.scale * ratio()));
 }
 
 /** To the next larger or smaller of {@link ZOOMS}. */
 export function zoomStep(way: 1 | -1): void {
   const n = now();
   if (!n) return;
-  const zoom = n.frame.scale * ratio();
+  const zoom = n.scale * ratio();
   const next =
     way > 0 ? ZOOMS.find((z) => z > zoom * 1.01) : ZOOMS.filter((z) => z < zoom * 0.99).at(-1);
   if (next !== undefined) zoomTo(next);
@@ -111,11 +123,7 @@ export function zoomStep(way: 1 | -1): void {
 /** Moves the picture by CSS pixels. */
 export function panBy(dx: number, dy: number): void {
   const n = now();
-  if (!n || n.frame.scale <= 0) return;
-  const { left, top, scale } = n.frame;
-  const { room } = n.view;
-  const middle: Pair = [(room[0] / 2 - left) / scale, (room[1] / 2 - top) / scale];
-  look(n.doc, scale * ratio(), [middle[0] - dx / scale, middle[1] - dy / scale]);
+  if (n) look(n.doc, n.scale * ratio(), [n.at[0] - dx / n.scale, n.at[1] - dy / n.scale]);
 }
 
 /** Brings what is chosen to the middle, as large as it can be seen whole with some room round it. */
@@ -128,7 +136,7 @@ export function zoomToChosen(): void {
   if (!n || boxes.length === 0) return;
   const [l, t] = [0, 1].map((i) => Math.min(...boxes.map((b) => b[i]!))) as Pair;
   const [r, b] = [2, 3].map((i) => Math.max(...boxes.map((b) => b[i]!))) as Pair;
-  const { room } = n.view;
+  const { room } = n;
   const zoom = Math.min(room[0] / Math.max(r - l, 1), room[1] / Math.max(b - t, 1)) * SHARE;
   look(n.doc, zoom * ratio(), [(l + r) / 2, (t + b) / 2]);
 }

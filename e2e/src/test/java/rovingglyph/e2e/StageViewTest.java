@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.eclipsesource.json.JsonObject;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.MouseButton;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
@@ -120,17 +122,15 @@ class StageViewTest {
     assertThat(frame().y).isCloseTo(begin.y - 40, within(1.0));
 
     page.mouse().move(x, y);
-    page.mouse()
-        .down(
-            new com.microsoft.playwright.Mouse.DownOptions()
-                .setButton(com.microsoft.playwright.options.MouseButton.MIDDLE));
+    page.mouse().down(new Mouse.DownOptions().setButton(MouseButton.MIDDLE));
     page.mouse().move(x + 70, y + 40);
-    page.mouse()
-        .up(
-            new com.microsoft.playwright.Mouse.UpOptions()
-                .setButton(com.microsoft.playwright.options.MouseButton.MIDDLE));
+    page.mouse().up(new Mouse.UpOptions().setButton(MouseButton.MIDDLE));
     assertThat(frame().x).isCloseTo(begin.x, within(1.0));
 
+    // A handle is not touched while Space is held.
+    BoundingBox puck = w.handle("puck").boundingBox();
+    wheel(x, y, puck.x - x, puck.y - y, false);
+    begin = frame();
     String before = w.document().toString();
     page.keyboard().down("Space");
     w.drag(w.handle("puck"), 50, -30);

@@ -9,6 +9,7 @@ import { OffersDialog } from './shell/OffersDialog';
 import { addressOf, sceneOf } from './shell/address';
 import { FindDialog } from './shell/FindDialog';
 import { HelpDialog } from './shell/HelpDialog';
+import { ItemMenu } from './shell/ItemMenu';
 import { runKey } from './shell/actions';
 import { onKey } from './shell/keys';
 import { LedgerTabs } from './shell/LedgerTabs';
@@ -18,6 +19,7 @@ import { TopBar } from './shell/TopBar';
 import { takeFiles } from './stage/pictureDrop';
 import { watchSpace } from './stage/hand';
 import { StageColumn } from './stage/Stage';
+import { watchClipboard } from './state/clipboard';
 import { useEditor } from './state/editor';
 import { useFaces } from './state/faces';
 import { openScene } from './state/autosave';
@@ -45,6 +47,7 @@ export function App() {
   }, []);
 
   useEffect(takeFiles, []);
+  useEffect(watchClipboard, []);
 
   const queries = useQueryClient();
   useEffect(() => keepFresh(queries), [queries]);
@@ -113,6 +116,7 @@ export function App() {
         )}
       </div>
       <Region name="dialog">
+        <ItemMenu />
         <HelpDialog />
         <FindDialog />
         <ConflictDialog />

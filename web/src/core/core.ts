@@ -344,6 +344,11 @@ export function sounds(): Sound[] {
   return all.map((s, piece) => ({ ...s, piece }));
 }
 
+/** Items with all that they need, as JSON for {@code paste}. */
+export function copied(items: string[]): string {
+  return bridge.copied(items.join(' '));
+}
+
 /** What is seen wholly within a box of the frame, back to front. */
 export function itemsWithin([x0, y0, x1, y1]: Box, time: number): string[] {
   return JSON.parse(bridge.itemsWithin(x0, y0, x1, y1, time)) as string[];

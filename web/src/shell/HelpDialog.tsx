@@ -14,6 +14,7 @@ const GESTURES: [string, string][] = [
   ],
   ['Shift click', 'Choose several items, points or keyframes'],
   ['Double click on words', 'Write them in their place'],
+  ['Right click, or the menu key', 'What can be done with an item'],
   ['Wheel on the stage', 'Move the picture, with Ctrl closer and farther'],
   ['Space or the middle button, drag', 'Move the picture'],
   ['Wheel on the chart', 'Scroll through time, with Ctrl closer and farther'],

@@ -1,6 +1,7 @@
 import { pause, play, shuttle } from '../stage/playback';
 import { goToKeyframe, stepFrame } from '../stage/Transport';
 import { chartedOf } from '../state/channels';
+import { copyChosen, cutChosen, duplicate, pasteHere } from '../state/clipboard';
 import { showFind, showHelp } from '../state/dialogs';
 import {
   applyEdit,
@@ -99,6 +100,47 @@ export const VIEW_ACTIONS: Action[] = [
   { label: '400 %', group: 'Look', run: () => zoomTo(4) },
 ];
 
+const isChosen = () => chosen() !== undefined;
+
+/** What can be done with what is chosen; the menu on it lists these. */
+export const CHOSEN_ACTIONS: Action[] = [
+  { label: 'Copy', group: 'Items', keys: ['ctrl+c'], run: copyChosen, when: isChosen },
+  { label: 'Cut', group: 'Items', keys: ['ctrl+x'], run: cutChosen, when: isChosen },
+  { label: 'Duplicate', group: 'Items', keys: ['ctrl+d'], run: duplicate, when: isChosen },
+  {
+    label: 'Hide or show the chosen item',
+    group: 'Items',
+    run: () => toggleFlag(id(), 'hidden'),
+    when: isChosen,
+  },
+  {
+    label: 'Lock or unlock the chosen item',
+    group: 'Items',
+    run: () => toggleFlag(id(), 'locked'),
+    when: isChosen,
+  },
+  {
+    label: 'Make a group of what is chosen',
+    group: 'Items',
+    run: groupChosen,
+    when: isChosen,
+  },
+  {
+    label: 'Take the group apart',
+    group: 'Items',
+    run: () => ungroup(id()),
+    when: () => groupOf(state().doc, id()) !== undefined,
+  },
+  {
+    label: 'Bring the chosen item to the top',
+    group: 'Items',
+    run: () => restack(id()),
+    when: isChosen,
+  },
+];
+
+export const PASTE: Action = { label: 'Paste', group: 'Items', keys: ['ctrl+v'], run: pasteHere };
+
 export const ACTIONS: Action[] = [
   ...TABS.map((tab, i): Action => ({
     label: TAB_NAMES[tab],
@@ -154,47 +196,19 @@ export const ACTIONS: Action[] = [
   { label: 'Add pictures from files', group: 'Items', run: choosePictures },
   { label: 'Add footage from files', group: 'Items', run: chooseFootage },
   { label: 'Add a colour field', group: 'Items', run: addColourField },
-  {
-    label: 'Hide or show the chosen item',
-    group: 'Items',
-    run: () => toggleFlag(id(), 'hidden'),
-    when: () => chosen() !== undefined,
-  },
-  {
-    label: 'Lock or unlock the chosen item',
-    group: 'Items',
-    run: () => toggleFlag(id(), 'locked'),
-    when: () => chosen() !== undefined,
-  },
-  {
-    label: 'Make a group of what is chosen',
-    group: 'Items',
-    run: groupChosen,
-    when: () => chosen() !== undefined,
-  },
-  {
-    label: 'Take the group apart',
-    group: 'Items',
-    run: () => ungroup(id()),
-    when: () => groupOf(state().doc, id()) !== undefined,
-  },
-  {
-    label: 'Bring the chosen item to the top',
-    group: 'Items',
-    run: () => restack(id()),
-    when: () => chosen() !== undefined,
-  },
+  PASTE,
+  ...CHOSEN_ACTIONS,
   {
     label: 'Show the chosen items from the playhead on',
     group: 'Items',
     run: () => setShown(id(), { from: state().time }),
-    when: () => chosen() !== undefined,
+    when: isChosen,
   },
   {
     label: 'Show the chosen items up to the playhead',
     group: 'Items',
     run: () => setShown(id(), { to: state().time }),
-    when: () => chosen() !== undefined,
+    when: isChosen,
   },
   {
     label: 'Full frame without overlays',

@@ -6,6 +6,12 @@ import { editPath } from '../state/paths';
 import { chosenWith, setValue } from '../state/values';
 import { keyOf, runKey } from './actions';
 
+/**
+ * Keys that are in the table of actions and done elsewhere: Space is held to move the picture and
+ * plays when it is let go, and the browser tells of copying, cutting and pasting by itself.
+ */
+const ELSEWHERE = ['Space', 'ctrl+c', 'ctrl+x', 'ctrl+v'];
+
 /** Keys that work wherever nothing is being typed; the list of actions opens from fields too. */
 export function onKey(e: KeyboardEvent): void {
   const target = e.target as HTMLElement;
@@ -14,8 +20,7 @@ export function onKey(e: KeyboardEvent): void {
     target.isContentEditable;
   const key = keyOf(e);
   if (document.querySelector('[role=dialog]')) return;
-  // Space is held to move the picture: it plays when it is let go.
-  if ((typing && key !== 'ctrl+k') || key === 'Space') return;
+  if ((typing && key !== 'ctrl+k') || ELSEWHERE.includes(key)) return;
   const arrows = key.startsWith('Arrow') && !usesArrows(target) && !useEditor.getState().drawing;
   if (arrows) nudge(e);
   if (arrows || runKey(key)) e.preventDefault();

@@ -80,7 +80,7 @@ export function Overlay({ frame: { left, top, scale } }: { frame: Standing }) {
   const film = tab === 'dress' ? footageOf(doc, selected) : undefined;
   const marks = !drawing && film && !film.locked && film.pins?.some((p) => p.id === pinOpen);
   const matrix = `matrix(${groupTransform.join(' ')})`;
-  const { press, pressTwice, pointsBox, itemsBox } = usePress({
+  const { press, pressTwice, menu, pointsBox, itemsBox } = usePress({
     unit,
     inner,
     toFrame,
@@ -110,6 +110,7 @@ export function Overlay({ frame: { left, top, scale } }: { frame: Standing }) {
         className={`absolute inset-0 size-full touch-none ${pickStart ? 'cursor-crosshair' : ''}`}
         onPointerDown={press}
         onDoubleClick={pressTwice}
+        onContextMenu={menu}
         data-testid="overlay"
       >
         <Guides doc={doc} thirds={overlays.thirds} safe={overlays.safe} unit={unit} />

@@ -12,6 +12,7 @@ import { useState } from 'react';
 import type { SceneDoc } from '../core/document';
 import { select, selectAlso, useEditor } from '../state/editor';
 import { groupOf, groupRound, itemOf, letteringOf, nameOf } from '../state/items';
+import { openItemMenu } from '../state/itemMenu';
 import { addLettering, groupChosen, removeItems, restack, ungroup } from '../state/itemActions';
 import { chosenWith, toggleFlag } from '../state/values';
 import { useFadingEdges } from '../ui/useFadingEdges';
@@ -123,6 +124,7 @@ function Row({ doc, into, ids, dragged, onDrag }: RowProps) {
           } ${hidden ? 'border-dashed border-soft line-through' : ''}`}
           onClick={(e) => (e.shiftKey ? selectAlso(id) : select(id))}
           onKeyDown={(e) => keys(e, id, index)}
+          onContextMenu={(e) => openItemMenu(e, id)}
           onDragStart={() => onDrag(id)}
           onDragOver={(e) => dragged && e.preventDefault()}
           onDrop={() => drop(id, index)}

@@ -2,6 +2,7 @@ import * as core from '../core/core';
 import type { Box, DrawnPath, SmoothPath } from '../core/document';
 import { select, selectAlso, useEditor } from '../state/editor';
 import { fieldOf, isLocked, itemOf, letteringOf, placedOf } from '../state/items';
+import { openItemMenu } from '../state/itemMenu';
 import { editPath } from '../state/paths';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
@@ -96,7 +97,11 @@ export function usePress({ unit, inner, toFrame, toScene, toRound, withPoints }:
     writeInPlace(id!, [e.clientX - left, below]);
   };
 
-  return { press, pressTwice, pointsBox: points.box, itemsBox: items.box };
+  const menu = (e: React.MouseEvent) => {
+    if (!useEditor.getState().drawing) openItemMenu(e, itemUnder(...toFrame(e), unit));
+  };
+
+  return { press, pressTwice, menu, pointsBox: points.box, itemsBox: items.box };
 }
 
 const itemUnder = (x: number, y: number, unit: number): string | null =>

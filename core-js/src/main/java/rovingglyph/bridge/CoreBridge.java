@@ -13,6 +13,7 @@ import org.teavm.jso.JSExport;
 import rovingglyph.document.DrawnPathCodec;
 import rovingglyph.document.MotionCodec;
 import rovingglyph.document.SceneCodec;
+import rovingglyph.edit.Copies;
 import rovingglyph.edit.PathCommands;
 import rovingglyph.edit.RefusedEdit;
 import rovingglyph.edit.SceneEdits;
@@ -410,7 +411,9 @@ public final class CoreBridge {
   @JSExport
   public static String motion(String item, String channel) {
     Channel c = Channel.of(channel);
-    AnimatedValue m = prepared.scene().mover(item).movable(c);
+    // What was just added is not here yet while its words are on their way.
+    Animatable mover = prepared.scene().mover(item);
+    AnimatedValue m = mover == null ? null : mover.movable(c);
     return m == null ? "0" : MotionCodec.motion(m, c);
   }
 
@@ -667,17 +670,27 @@ public final class CoreBridge {
   /** Left, top, right and bottom of what is seen of an item; none where nothing is. */
   @JSExport
   public static double[] itemBox(String item, double time) {
-    return numbers(prepared.box(item, time));
+    return isHere(item) ? numbers(prepared.box(item, time)) : new double[0];
   }
 
   /** The same in the pixels of the frame. */
   @JSExport
   public static double[] frameBox(String item, double time) {
-    return numbers(prepared.frameBox(item, time));
+    return isHere(item) ? numbers(prepared.frameBox(item, time)) : new double[0];
+  }
+
+  private static boolean isHere(String item) {
+    return prepared != null && prepared.scene().item(item) != null;
   }
 
   private static double[] numbers(Rect b) {
     return b.isEmpty() ? new double[0] : new double[] {b.left(), b.top(), b.right(), b.bottom()};
+  }
+
+  /** See {@link Copies#copy}; the ids are separated by spaces. */
+  @JSExport
+  public static String copied(String items) {
+    return Copies.copy(prepared.scene(), List.of(items.split(" ")));
   }
 
   /**

@@ -33,6 +33,7 @@ public final class Commands {
             Insets.ALL,
             Pins.ALL,
             Changes.ALL,
+            Copies.ALL,
             NewPaths.ALL,
             PathCommands.ALL,
             PointCommands.ALL,

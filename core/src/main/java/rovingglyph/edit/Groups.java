@@ -260,6 +260,13 @@ final class Groups {
         put(taken(scene, id), id, into, v.get(TO) == null ? Integer.MAX_VALUE : v.get(TO)));
   }
 
+  /** With an item directly above another one, in the row in which that stands. */
+  static Scene above(Scene scene, String id, String other) {
+    Scene out = taken(scene, id);
+    Group into = out.groupOf(other);
+    return put(out, id, into == null ? "" : into.id(), row(out, into).indexOf(other) + 1);
+  }
+
   private static Scene withoutEmpty(Scene scene) {
     Scene out = scene;
     for (Group g : scene.groups()) {

@@ -193,6 +193,8 @@ class CommandsTest {
               : id(f.name(), r);
         case "items":
           return new JsonArray().add(id("item", r)).add(id("item", r));
+        case "copied":
+          return Json.value(Copies.copy(SCENE, List.of(ITEMS.get(r.nextInt(18)))));
         case "fields":
           return fields(r);
         case "keys":

@@ -106,10 +106,13 @@ class InsetsTest {
   @Test
   void isDraggedOntoTheStage() {
     BoundingBox frame = page.locator("[data-frame]").boundingBox();
+    BoundingBox room = page.getByTestId("stage-room").boundingBox();
     w.button("Add Kite")
         .dragTo(
-            page.locator("[data-frame]"),
-            new Locator.DragToOptions().setTargetPosition(frame.width / 4, frame.height / 4));
+            page.getByTestId("stage-room"),
+            new Locator.DragToOptions()
+                .setTargetPosition(
+                    frame.x - room.x + frame.width / 4, frame.y - room.y + frame.height / 4));
     w.waitKept();
     assertThat(inset().getDouble("x", 0)).isCloseTo(480, within(8.0));
     assertThat(inset().getDouble("y", 0)).isCloseTo(270, within(8.0));

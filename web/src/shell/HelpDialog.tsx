@@ -10,7 +10,7 @@ const GESTURES: [string, string][] = [
   ],
   [
     'Drag on the stage',
-    'Words along their path, a picture or group anywhere; from an empty place a box that chooses what lies in it',
+    'Words along their path, anything else once it is chosen; elsewhere a box that chooses what lies in it',
   ],
   ['Shift click', 'Choose several items, points or keyframes'],
   ['Double click on words', 'Write them in their place'],

@@ -45,20 +45,17 @@ export function usePress({ unit, inner, toFrame, toScene, toRound, withPoints }:
     } else if (tab === 'path' && withPoints && !withPoints.locked) {
       const before = e.shiftKey ? useEditor.getState().points : [];
       points.begin(e, { during: (b) => pointsWithin(withPoints, b, before), click: choose });
-    } else if (tab === 'path' || itemUnder(x, y, unit) === null) {
-      items.begin(e, { after: (b) => chooseWithin(b, e.shiftKey), click: choose });
     } else {
-      pressItem(e, choose);
+      const id = itemUnder(x, y, unit);
+      if (id !== null && isHeldAt(id, e.shiftKey)) pressItem(e, id, choose);
+      else items.begin(e, { after: (b) => chooseWithin(b, e.shiftKey), click: choose });
     }
   };
 
   /** Chooses on the press, so that what is dragged is what lies there. */
-  const pressItem = (e: React.PointerEvent, choose: () => void) => {
-    const [x, y] = toFrame(e);
-    const id = itemUnder(x, y, unit);
-    const { selected, also } = useEditor.getState();
-    const known = id !== null && (id === selected || also.includes(id));
-    if (e.shiftKey || !known) choose();
+  const pressItem = (e: React.PointerEvent, id: string, choose: () => void) => {
+    const known = isChosen(id);
+    if (!known) choose();
     const begun = { clientX: e.clientX, clientY: e.clientY };
     let go: Drag | null = null;
     let to: ToScene = toFrame;
@@ -71,7 +68,7 @@ export function usePress({ unit, inner, toFrame, toScene, toRound, withPoints }:
           Math.hypot(event.clientX - begun.clientX, event.clientY - begun.clientY) <= STILL
         )
           return;
-        if (!go && id !== null && id === useEditor.getState().selected) {
+        if (!go && id === useEditor.getState().selected) {
           // The pixels round it are known once it is chosen and its handles are drawn.
           to = itemOf(useEditor.getState().doc, id)?.ride ? toRound : toScene;
           go = dragOf(id, to(begun), inner);
@@ -80,7 +77,7 @@ export function usePress({ unit, inner, toFrame, toScene, toRound, withPoints }:
       },
       () => {
         endSnap();
-        if (!go && known && !e.shiftKey) choose();
+        if (!go && known) choose();
       },
     );
   };
@@ -122,12 +119,26 @@ function chooseWithin(box: Box, more: boolean): void {
   found.filter((id) => id !== selected && !also.includes(id)).forEach(selectAlso);
 }
 
-/** How an item is dragged; not at all where it is locked, or no tab is about where things are. */
-function dragOf(id: string, from: [number, number], unit: number): Drag | null {
+function isChosen(id: string): boolean {
+  const { selected, also } = useEditor.getState();
+  return id === selected || also.includes(id);
+}
+
+/**
+ * Whether a press takes hold of an item: of words at once, of others once they are chosen, since a
+ * picture that fills the frame would take every press else.
+ */
+function isHeldAt(id: string, more: boolean): boolean {
   const { doc, tab } = useEditor.getState();
-  if (isLocked(doc, id) || tab === 'export') return null;
+  if (more || isLocked(doc, id) || tab === 'path' || tab === 'export') return false;
+  if (fieldOf(doc, id)?.area === 'frame') return false;
+  return letteringOf(doc, id) !== undefined || isChosen(id);
+}
+
+/** How an item is dragged. */
+function dragOf(id: string, from: [number, number], unit: number): Drag | null {
+  const { doc } = useEditor.getState();
   if (itemOf(doc, id)?.ride) return rideDrag(id, from, unit);
   if (letteringOf(doc, id)) return puckDrag(id, from, unit);
-  const everywhere = fieldOf(doc, id)?.area === 'frame';
-  return placedOf(doc, id) && !everywhere ? placeDrag(id, from, unit) : null;
+  return placedOf(doc, id) ? placeDrag(id, from, unit) : null;
 }

@@ -249,6 +249,14 @@ class StageViewTest {
     assertThat(w.items("lettering")).isEmpty();
     page.keyboard().press("Control+z");
     assertThat(w.items("lettering")).hasSize(2);
+    // What fills the frame does not take the press.
+    page.keyboard().press("Control+k");
+    page.keyboard().type("add a colour field");
+    page.keyboard().press("Enter");
+    w.tab(4);
+    assertThat(chosen).hasCount(1);
+    w.drag(f.x + 4, f.y + 4, f.width - 8, f.height - 8);
+    assertThat(chosen).hasCount(2);
     page.keyboard().press("c");
     w.drag(f.x + 4, f.y + 4, 20, 10);
     assertThat(chosen).hasCount(0);

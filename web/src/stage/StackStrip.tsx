@@ -33,7 +33,7 @@ export function StackStrip() {
       <ul
         ref={row}
         aria-label="Stack, back to front"
-        className="flex min-w-0 items-center gap-1 overflow-x-auto py-1 pl-0.5 [scrollbar-width:none]"
+        className="flex min-w-0 items-center gap-1 scroll-px-8 overflow-x-auto py-1 pl-0.5 [scrollbar-width:none]"
       >
         <Row doc={doc} into="" ids={doc.stack} dragged={dragged} onDrag={setDragged} />
       </ul>

@@ -37,8 +37,8 @@ export function play(speed = 1): void {
   const fps = framesPerSecond(doc.rate);
   const frames = Math.max(1, Math.round(doc.length * fps));
   const first = Math.round(time * fps);
-  const over = speed > 0 ? first >= frames - 1 : first <= 0;
-  const begin = loop || !over ? first : speed > 0 ? 0 : frames - 1;
+  const atEnd = speed > 0 ? first >= frames - 1 : first <= 0;
+  const begin = loop || !atEnd ? first : speed > 0 ? 0 : frames - 1;
   const started = performance.now();
   let shown: number[] = [];
   let last = -1;
@@ -60,8 +60,7 @@ export function play(speed = 1): void {
       if (span > 400 && speed === 1)
         useAchieved.setState({ rate: ((shown.length - 1) / span) * 1000 });
     }
-    if (speed === 1)
-      hear((begin / fps + (Math.max(now, started) - started) / 1000) % (frames / fps));
+    if (speed === 1) hear((begin / fps + seconds) % (frames / fps));
     if (over) pause();
     else handle = requestAnimationFrame(tick);
   };

@@ -18,8 +18,8 @@ export const useView = create<View>(() => ({ zoom: null, at: [0, 0], room: [0, 0
 /** Room round a frame that fits, CSS px: what lies a little outside is seen and can be taken hold of. */
 export const SURROUND = 24;
 
-/** The zooms that steps and the menu lead to. */
-export const ZOOMS = [0.05, 0.1, 0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4, 8, 16, 32];
+/** The zooms that steps lead to. */
+const ZOOMS = [0.05, 0.1, 0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4, 8, 16, 32];
 
 const LEAST = ZOOMS[0]!;
 const MOST = ZOOMS.at(-1)!;

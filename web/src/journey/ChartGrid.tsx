@@ -1,3 +1,4 @@
+import { useFps, useTimeUnit, useTimeWords } from '../state/timeUnit';
 import { useMemo } from 'react';
 import * as core from '../core/core';
 import { useEditor } from '../state/editor';
@@ -12,8 +13,14 @@ export function Grid({ item, scale, along }: { item: string; scale: Scale; along
     () => (along && opened > 0 ? core.outside(item, scale.from, scale.to) : new Float64Array()),
     [item, along, opened, scale.from, scale.to],
   );
+  const fps = useFps();
+  const inFrames = useTimeUnit((s) => s.frames);
+  const words = useTimeWords();
   const seconds = scale.last - scale.first;
-  const every = [0.1, 0.2, 0.5, 1, 2, 5, 10, 30, 60, 300, 900].find((s) => seconds / s <= 9) ?? 900;
+  const steps = inFrames
+    ? [1, 2, 5, 10, 20, 50, 100, 250, 500, 1000, 5000, 20000].map((f) => f / fps)
+    : [0.1, 0.2, 0.5, 1, 2, 5, 10, 30, 60, 300, 900];
+  const every = steps.find((s) => seconds / s <= 9) ?? 900;
   const begin = Math.ceil(scale.first / every - 1e-9);
   const levels = Array.from(
     { length: Math.floor(scale.last / every + 1e-9) - begin + 1 },
@@ -68,7 +75,7 @@ export function Grid({ item, scale, along }: { item: string; scale: Scale; along
             textAnchor="end"
             className="fill-soft text-[11px]"
           >
-            {shown(t, 1)} s
+            {words(t, 1)}
           </text>
         </g>
       ))}

@@ -1,3 +1,4 @@
+import { useTimeWords } from '../state/timeUnit';
 import { memo } from 'react';
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import type { KeyframeInfo } from '../core/core';
@@ -22,6 +23,8 @@ interface ChipProps {
 /** Names the easing of a segment; opens the list of easings. */
 export const Chip = memo(function Chip(props: ChipProps) {
   const { item, channel, index, a, b, from, to, scale } = props;
+  const words = useTimeWords();
+  const name = easingLabel(a, b, words);
   // A menu is much to draw in every frame of a drag.
   const busy = useEditor((s) => s.previewing);
   const y = scale.y((a.time + b.time) / 2);
@@ -30,7 +33,7 @@ export const Chip = memo(function Chip(props: ChipProps) {
   const left = scale.x((from + to) / 2) > (scale.left + scale.right) / 2 + 1;
   const gap = 14;
   // Longer names take more room before the edge of the chart.
-  const room = 24 + 6.2 * easingLabel(a, b).length;
+  const room = 24 + 6.2 * name.length;
   const ease = (easing: Easing) => {
     applyEdit({ op: 'ease', item, channel, index, easing });
     useEditor.setState({ keyframe: index, keys: [index] });
@@ -50,7 +53,7 @@ export const Chip = memo(function Chip(props: ChipProps) {
       hidden={y > scale.height || y < 0}
     >
       {busy ? (
-        <span className={look}>{easingLabel(a, b)}</span>
+        <span className={look}>{name}</span>
       ) : (
         <Menu>
           <MenuButton
@@ -58,7 +61,7 @@ export const Chip = memo(function Chip(props: ChipProps) {
             title="Easing: click to choose"
             data-testid={`chip-${index}`}
           >
-            {easingLabel(a, b)}
+            {name}
           </MenuButton>
           <MenuItems anchor="bottom" className="menu [--anchor-gap:4px]">
             {EASINGS.map((e) => (

@@ -1,3 +1,4 @@
+import { useTimeWords } from '../state/timeUnit';
 import { labelOf, unitOf } from '../core/core';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { Gauge, Pin, Table2, ZoomIn, ZoomOut } from 'lucide-react';
@@ -150,6 +151,7 @@ const Header = memo(function Header({ channel, known }: { channel: Channel; know
 /** Speed, lanes, the table, and how much of the time is in view. */
 function Tools({ channel, seconds }: { channel: Channel; seconds: number }) {
   const { zoom, speed, table, lanes } = useView();
+  const words = useTimeWords();
   const pinned = lanes.includes(channel);
   return (
     <div className="mb-1 flex items-center gap-0.5 px-3" role="group" aria-label="Chart">
@@ -175,7 +177,7 @@ function Tools({ channel, seconds }: { channel: Channel; seconds: number }) {
         <Table2 className="size-4" />
       </IconButton>
       <span className="ml-auto text-[11px] text-soft">
-        {zoom > 1.01 ? `${(seconds / zoom).toFixed(1)} of ${seconds} s` : ''}
+        {zoom > 1.01 ? `${words(seconds / zoom, 1)} of ${words(seconds)}` : ''}
       </span>
       <IconButton label="Closer" onClick={() => zoomAt(useEditor.getState().time, 1.5, seconds)}>
         <ZoomIn className="size-4" />

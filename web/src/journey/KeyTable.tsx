@@ -1,3 +1,6 @@
+import { readTime } from '../stage/time';
+import { useFps, useTimeUnit } from '../state/timeUnit';
+import { shown } from '../ui/arithmetic';
 import { Trash2 } from 'lucide-react';
 import { isColour, labelOf, unitOf } from '../core/core';
 import type { KeyframeInfo } from '../core/core';
@@ -10,6 +13,7 @@ import { EASINGS, LANDINGS } from './words';
 
 /** All keyframes of an item with their exact numbers, for those who would rather not drag. */
 export function KeyTable({ item }: { item: string }) {
+  const inFrames = useTimeUnit((s) => s.frames);
   const channels = useEditor((s) => s.summary?.items[item]?.channels);
   const rows = Object.entries(channels ?? {}).flatMap(([c, keys]) =>
     (keys ?? []).map((k, i) => ({ channel: c, info: k, index: i })),
@@ -21,7 +25,7 @@ export function KeyTable({ item }: { item: string }) {
         <thead className="sticky top-0 bg-sheet text-soft">
           <tr>
             <th className="py-1 font-medium">Value</th>
-            <th className="font-medium">Time, s</th>
+            <th className="font-medium">Time, {inFrames ? 'f' : 's'}</th>
             <th className="font-medium">Is</th>
             <th className="font-medium">Easing</th>
             <td />
@@ -45,25 +49,37 @@ export function KeyTable({ item }: { item: string }) {
 
 function Cells(props: { item: string; channel: Channel; index: number; info: KeyframeInfo }) {
   const { item, channel, index, info } = props;
+  const fps = useFps();
+  const inFrames = useTimeUnit((s) => s.frames);
   const at = { item, channel, index };
   const colour = isColour(channel);
+  const before = shown(info.time * (inFrames ? fps : 1), 3);
   const text = colour ? hex(info.value) : String(Number(info.value.toFixed(3)));
   const put = (time: string, value: string) => {
+    const when = readTime(time, fps, inFrames);
     const v = colour ? parseInt(value.replace('#', ''), 16) : Number(value);
     const same = value === text;
-    if (!Number.isFinite(Number(time)) || !Number.isFinite(v)) {
-      notify(`“${same ? time : value}” is not a number here; the old one stands.`, 'error');
+    if (typeof when === 'string') {
+      notify(when, 'error');
       return false;
     }
-    const before = useEditor.getState().doc;
-    applyEdit({ op: 'move', ...at, time: Number(time), ...(same ? {} : { value: v }) });
-    return useEditor.getState().doc !== before;
+    if (!Number.isFinite(v)) {
+      notify(`“${value}” is not a number here; the old one stands.`, 'error');
+      return false;
+    }
+    const { doc } = useEditor.getState();
+    applyEdit({
+      op: 'move',
+      ...at,
+      time: time === before ? info.time : when,
+      ...(same ? {} : { value: v }),
+    });
+    return useEditor.getState().doc !== doc;
   };
   /** A refused entry goes back to what stands. */
   const commit = (e: React.FocusEvent<HTMLInputElement>, was: string, done: () => boolean) => {
     if (e.target.value !== was && !done()) e.target.value = was;
   };
-  const time = String(Number(info.time.toFixed(3)));
   const landing = LANDINGS.find((l) => l.value === info.landing)?.label;
   const name = `${labelOf(channel)} ${index + 1}`;
   return (
@@ -79,11 +95,11 @@ function Cells(props: { item: string; channel: Channel; index: number; info: Key
       </th>
       <td className="pr-1">
         <input
-          key={time}
+          key={before}
           className="field h-6 w-14 px-1"
-          aria-label={`${name}: time in seconds`}
-          defaultValue={time}
-          onBlur={(e) => commit(e, time, () => put(e.target.value, text))}
+          aria-label={`${name}: time in ${inFrames ? 'frames' : 'seconds'}`}
+          defaultValue={before}
+          onBlur={(e) => commit(e, before, () => put(e.target.value, text))}
           onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
         />
       </td>
@@ -94,7 +110,7 @@ function Cells(props: { item: string; channel: Channel; index: number; info: Key
           aria-label={`${name}: value in ${unitOf(channel) || 'its unit'}`}
           title={landing}
           defaultValue={text}
-          onBlur={(e) => commit(e, text, () => put(time, e.target.value))}
+          onBlur={(e) => commit(e, text, () => put(before, e.target.value))}
           onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
         />
       </td>

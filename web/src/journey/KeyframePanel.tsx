@@ -7,6 +7,7 @@ import type { Channel, Cue, Easing, LandingName } from '../core/document';
 import { applyEdit, useEditor } from '../state/editor';
 import { Choice } from '../ui/Choice';
 import { NumberField } from '../ui/NumberField';
+import { TimeField } from '../ui/TimeField';
 import { hex } from '../ui/MovableColour';
 import { ColourField } from '../ui/ColourField';
 import { useCopied } from './view';
@@ -29,7 +30,8 @@ export function KeyframePanel(props: Props) {
   const key = index === null ? undefined : keys?.[index];
   return (
     <section
-      className="max-h-[45%] shrink-0 overflow-y-auto border-t border-rule px-3.5 pt-2.5 pb-2"
+      // As high with numbers as without, so that the chart stays where it is under the pointer.
+      className={`shrink-0 overflow-y-auto border-t border-rule px-3.5 pt-2.5 pb-2 ${keys ? 'h-[32%]' : ''}`}
       aria-label="The chosen keyframe"
     >
       {chosen.length > 1 && keys ? (
@@ -115,14 +117,7 @@ function One({ item, channel, info, index, count }: OneProps) {
           <Trash2 className="size-4" /> Delete
         </button>
       </div>
-      <NumberField
-        label="Time"
-        unit="s"
-        decimals={3}
-        step={0.1}
-        value={info.time}
-        onChange={(time) => move({ time })}
-      />
+      <TimeField label="Time" decimals={3} value={info.time} onChange={(time) => move({ time })} />
       {isColour(channel) ? (
         <ColourField
           label={labelOf(channel)}
@@ -172,14 +167,7 @@ function One({ item, channel, info, index, count }: OneProps) {
           onChange={(cue) => applyEdit({ op: 'follows', ...at, cue })}
         />
       )}
-      <NumberField
-        label="Hold it for"
-        unit="s"
-        decimals={2}
-        step={0.1}
-        value={hold}
-        onChange={setHold}
-      >
+      <TimeField label="Hold it for" value={hold} onChange={setHold}>
         <button
           type="button"
           className="btn px-2"
@@ -190,7 +178,7 @@ function One({ item, channel, info, index, count }: OneProps) {
         >
           Hold
         </button>
-      </NumberField>
+      </TimeField>
     </>
   );
 }
@@ -301,7 +289,7 @@ function Several({ item, channel, keys, chosen }: SeveralProps) {
           Stretch
         </button>
       </NumberField>
-      <NumberField label="Move by" unit="s" decimals={2} step={0.1} value={by} onChange={setBy}>
+      <TimeField label="Move by" value={by} onChange={setBy}>
         <button
           type="button"
           className="btn px-2"
@@ -309,7 +297,7 @@ function Several({ item, channel, keys, chosen }: SeveralProps) {
         >
           Move
         </button>
-      </NumberField>
+      </TimeField>
     </div>
   );
 }

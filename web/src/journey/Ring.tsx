@@ -1,3 +1,4 @@
+import { useTimeWords } from '../state/timeUnit';
 import type { KeyframeInfo } from '../core/core';
 import { onFrame } from '../core/core';
 import { framesPerSecond } from '../core/core';
@@ -15,6 +16,7 @@ interface RingProps extends PartProps {
 
 /** A keyframe: drag down or up for its time, across for its value; arrow keys do the same. */
 export function Ring({ item, channel, index, info, x, scale, toChart }: RingProps) {
+  const words = useTimeWords();
   const chosen = useEditor((s) => s.keyframe === index || s.keys.includes(index));
   const late = useEditor((s) => info.time > (s.doc?.length ?? 0) + 1e-6);
   const [cx, cy] = [scale.x(x), scale.y(info.time)];
@@ -129,10 +131,10 @@ export function Ring({ item, channel, index, info, x, scale, toChart }: RingProp
       onKeyDown={press}
       tabIndex={0}
       role="button"
-      aria-label={`${label || 'Keyframe'} ${index + 1} at ${info.time.toFixed(2)} seconds, value ${info.value.toFixed(1)}; arrow keys move it`}
+      aria-label={`${label || 'Keyframe'} ${index + 1} at ${words(info.time)}, value ${info.value.toFixed(1)}; arrow keys move it`}
       opacity={late ? 0.5 : 1}
     >
-      <title>{`${label || 'Keyframe'} at ${info.time.toFixed(2)} s, ${info.value.toFixed(1)}: drag down or up for its time, across for its value; Shift chooses several`}</title>
+      <title>{`${label || 'Keyframe'} at ${words(info.time)}, ${info.value.toFixed(1)}: drag down or up for its time, across for its value; Shift chooses several`}</title>
       <circle
         cx={cx}
         cy={cy}

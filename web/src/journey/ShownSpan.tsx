@@ -1,9 +1,9 @@
+import { useTimeWords } from '../state/timeUnit';
 import { useEditor } from '../state/editor';
 import { isLocked, itemOf } from '../state/items';
 import { setShown } from '../state/values';
 import { drag } from '../stage/drag';
 import { framesPerSecond } from '../core/core';
-import { shown } from '../ui/arithmetic';
 import type { PartProps } from './Chart';
 
 type Props = Pick<PartProps, 'item' | 'scale' | 'toChart'>;
@@ -47,6 +47,7 @@ export function ShownBar({ item, scale, toChart }: Props) {
   const [from, to] = useSpan(item);
   const rate = useEditor((s) => s.doc?.rate ?? '25');
   const locked = useEditor((s) => isLocked(s.doc, item));
+  const words = useTimeWords();
   const limited = from > 0 || to < scale.seconds;
   const x = scale.left;
   const put = (end: 'from' | 'to', time: number) => setShown(item, { [end]: time }, `shown-${end}`);
@@ -81,10 +82,10 @@ export function ShownBar({ item, scale, toChart }: Props) {
             aria-label={label}
             aria-orientation="vertical"
             aria-valuenow={time}
-            aria-valuetext={`${shown(time, 2)} s`}
+            aria-valuetext={words(time)}
             data-testid={`shown-${end}`}
           >
-            <title>{`${label} ${shown(time, 2)} s: drag up or down, or use the arrow keys`}</title>
+            <title>{`${label} ${words(time)}: drag up or down, or use the arrow keys`}</title>
             {/* Beside the plot only: in it a box may begin at the corner. */}
             <rect x={-16} y={-7} width={18} height={14} fill="transparent" />
             <path

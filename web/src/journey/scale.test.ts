@@ -1,3 +1,4 @@
+import { shown } from '../ui/arithmetic';
 import { describe, expect, it } from 'vitest';
 import { decimalsOf, extent, scaleOf } from './scale';
 import { easingLabel, landingLabel } from './words';
@@ -55,6 +56,7 @@ describe('scaleOf', () => {
 });
 
 describe('words of the chart', () => {
+  const seconds = (time: number) => `${shown(time, 1)} s`;
   const key = (parts: Partial<KeyframeInfo>): KeyframeInfo => ({
     time: 0,
     value: 0,
@@ -73,8 +75,8 @@ describe('words of the chart', () => {
 
   it('names easings, and a stretch without movement a hold', () => {
     const to = key({ time: 2.4, value: 5 });
-    expect(easingLabel(key({ easing: 'ease-out' }), to)).toBe('Gentle stop');
-    expect(easingLabel(key({ easing: 'hold' }), to)).toBe('Hold 2.4 s');
-    expect(easingLabel(key({ value: 5 }), to)).toBe('Hold 2.4 s');
+    expect(easingLabel(key({ easing: 'ease-out' }), to, seconds)).toBe('Gentle stop');
+    expect(easingLabel(key({ easing: 'hold' }), to, seconds)).toBe('Hold 2.4 s');
+    expect(easingLabel(key({ value: 5 }), to, seconds)).toBe('Hold 2.4 s');
   });
 });

@@ -1,9 +1,12 @@
+import { shown } from '../ui/arithmetic';
 import { beforeEach, expect, it } from 'vitest';
 import type { KeyframeInfo } from '../core/core';
 import { scrollBy, toggleLane, useView, zoomAt } from './view';
 import { easingLabel, landingLabel } from './words';
 
 const view = () => useView.getState();
+const seconds = (time: number) => `${shown(time, 1)} s`;
+
 const key = (parts: Partial<KeyframeInfo> = {}): KeyframeInfo => ({
   time: 0,
   value: 0,
@@ -47,6 +50,8 @@ it('calls landings and the ways between keyframes by their names', () => {
   expect(landingLabel(key({ landing: 'whole-laps', laps: 1 }))).toBe('One lap');
   expect(landingLabel(key({ landing: 'whole-laps', laps: -2 }))).toBe('-2 laps');
   expect(landingLabel(key())).toBe('');
-  expect(easingLabel(key(), key({ time: 1.6 }))).toBe('Hold 1.6 s');
-  expect(easingLabel(key({ easing: 'spring' }), key({ time: 1, value: 9 }))).toBe('Spring');
+  expect(easingLabel(key(), key({ time: 1.6 }), seconds)).toBe('Hold 1.6 s');
+  expect(easingLabel(key({ easing: 'spring' }), key({ time: 1, value: 9 }), seconds)).toBe(
+    'Spring',
+  );
 });

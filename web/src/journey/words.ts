@@ -32,7 +32,12 @@ export function landingLabel(k: KeyframeInfo): string {
   return '';
 }
 
-export function easingLabel(a: KeyframeInfo, b: KeyframeInfo): string {
-  if (a.value === b.value || a.easing === 'hold') return `Hold ${(b.time - a.time).toFixed(1)} s`;
+/** What the way between two keyframes is called; a rest with how long it is. */
+export function easingLabel(
+  a: KeyframeInfo,
+  b: KeyframeInfo,
+  words: (time: number, decimals: number) => string,
+): string {
+  if (a.value === b.value || a.easing === 'hold') return `Hold ${words(b.time - a.time, 1)}`;
   return EASINGS.find((e) => e.value === a.easing)?.label ?? a.easing;
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { ExportFormat, ExportOption } from '../api/client';
 import { useEditor } from '../state/editor';
-import { clock } from '../stage/time';
+import { useClock } from '../state/timeUnit';
 import { Fold } from '../ui/Fold';
 import { NumberField } from '../ui/NumberField';
 import { useRestingTime } from '../state/restingTime';
@@ -82,8 +82,9 @@ export function FormatCard({ format, disabled, onMake }: Props) {
 /** The frame that a still shows. */
 function AtPlayhead() {
   const doc = useEditor((s) => s.doc);
+  const told = useClock();
   const time = useRestingTime();
-  return doc && <>; the frame at {clock(doc, time)}</>;
+  return doc && <>; the frame at {told(time)}</>;
 }
 
 function words(o: ExportOption, value: number): string {

@@ -1,8 +1,8 @@
+import { useTimeWords } from '../state/timeUnit';
 import type { GuidePath, Item, Pin, SceneDoc } from '../core/document';
 import { applyEdit, setTime, useEditor } from '../state/editor';
 import { isLocked, nameOf } from '../state/items';
 import { chosenWith } from '../state/values';
-import { shown } from '../ui/arithmetic';
 import { Check } from '../ui/Check';
 import { Choice } from '../ui/Choice';
 import { Fold } from '../ui/Fold';
@@ -43,6 +43,7 @@ const isByCorners = (doc: SceneDoc, pin: string) =>
 function PinnedTo({ label, pin, onPin, onLaid, but }: Props) {
   const doc = useEditor((s) => s.doc);
   const time = useEditor((s) => s.time);
+  const words = useTimeWords();
   const pins = doc ? offered(doc, but) : [];
   if (pins.length === 0) return null;
   return (
@@ -63,7 +64,7 @@ function PinnedTo({ label, pin, onPin, onLaid, but }: Props) {
       )}
       {pin && !pin.laid && (
         <div className="mb-2 flex items-center gap-1.5 text-[12px] text-soft">
-          <span className="flex-1">As it stands at {shown(pin.at, 2)} s</span>
+          <span className="flex-1">As it stands at {words(pin.at)}</span>
           <button type="button" className="btn" onClick={() => setTime(pin.at)}>
             Go there
           </button>

@@ -1,3 +1,4 @@
+import { useTimeWords } from '../state/timeUnit';
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { ChevronDown } from 'lucide-react';
 import type { SceneDoc } from '../core/document';
@@ -7,6 +8,7 @@ import { RATES, rateLabel } from '../stage/time';
 import { Choice } from '../ui/Choice';
 import { ColourField } from '../ui/ColourField';
 import { NumberField } from '../ui/NumberField';
+import { TimeField } from '../ui/TimeField';
 
 const SIZES: { label: string; size: [number, number] }[] = [
   { label: 'Wide 1920', size: [1920, 1080] },
@@ -18,12 +20,13 @@ const SIZES: { label: string; size: [number, number] }[] = [
 /** Frame size, frame rate, length and background of the scene. */
 export function SceneSettings() {
   const doc = useEditor((s) => s.doc);
+  const words = useTimeWords();
   if (!doc) return null;
   const put = (parts: Partial<SceneDoc>) => changeScene(parts, 'settings');
   return (
     <Popover>
       <PopoverButton className="flex items-center gap-1 rounded-md px-1 py-0.5 hover:text-ink">
-        {doc.width} × {doc.height} · {rateLabel(doc.rate)} fps · {doc.length} s
+        {doc.width} × {doc.height} · {rateLabel(doc.rate)} fps · {words(doc.length, 3)}
         <ChevronDown className="size-3.5" />
       </PopoverButton>
       <PopoverPanel
@@ -64,9 +67,8 @@ export function SceneSettings() {
           options={RATES.map((r) => ({ value: r.value, label: `${r.label} fps` }))}
           onChange={(rate) => put({ rate })}
         />
-        <NumberField
+        <TimeField
           label="Length"
-          unit="s"
           decimals={3}
           step={0.5}
           value={doc.length}

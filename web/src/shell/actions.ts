@@ -27,7 +27,9 @@ import {
 import { chooseFootage, choosePictures } from '../stage/pictureDrop';
 import { canZoomToChosen, fit, zoomStep, zoomTo, zoomToChosen } from '../stage/view';
 import { deletePoints, finishDrawing, giveUpDrawing } from '../state/paths';
+import { playAll, playFromHere, playToHere } from '../state/range';
 import { toggleDusk, useTheme } from '../state/theme';
+import { toggleFrames, useTimeUnit } from '../state/timeUnit';
 import { chosenWith, setShown, toggleFlag } from '../state/values';
 
 /** Something that can be done: the keys, the menus, the help and the list to find it in come from this. */
@@ -170,6 +172,20 @@ export const ACTIONS: Action[] = [
     group: 'Play',
     run: () => useEditor.setState((s) => ({ loop: !s.loop })),
     on: () => state().loop,
+  },
+  { label: 'Play only from here', group: 'Play', keys: ['('], run: playFromHere },
+  { label: 'Play only up to here', group: 'Play', keys: [')'], run: playToHere },
+  {
+    label: 'Play all of the scene',
+    group: 'Play',
+    run: playAll,
+    when: () => state().range !== null,
+  },
+  {
+    label: 'Times in frames, not in seconds',
+    group: 'Show',
+    run: toggleFrames,
+    on: () => useTimeUnit.getState().frames,
   },
   {
     label: 'Undo',

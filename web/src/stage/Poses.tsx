@@ -1,3 +1,4 @@
+import { useTimeWords } from '../state/timeUnit';
 import { useEffect, useState } from 'react';
 import { setTime, useEditor } from '../state/editor';
 import { FrameCanvas } from './FrameCanvas';
@@ -10,6 +11,7 @@ const TILE = 104;
 /** Small pictures of the first frame, the frames at keyframes, and the last. */
 export function Poses() {
   const doc = useEditor((s) => s.doc);
+  const words = useTimeWords();
   const poses = useEditor((s) => s.summary?.poses);
   const time = useEditor((s) => s.time);
   const opened = useSettled(useEditor((s) => s.opened));
@@ -41,7 +43,7 @@ export function Poses() {
                     time={p.time}
                     width={width}
                     height={(width * doc.height) / doc.width}
-                    label={`Frame at ${p.time.toFixed(2)} seconds`}
+                    label={`Frame at ${words(p.time)}`}
                   />
                 </span>
                 <span
@@ -51,7 +53,7 @@ export function Poses() {
                   <span className="truncate font-medium" title={p.label}>
                     {p.label}
                   </span>
-                  <span className="shrink-0 text-soft">{p.time.toFixed(2)} s</span>
+                  <span className="shrink-0 text-soft">{words(p.time)}</span>
                 </span>
               </button>
             </li>

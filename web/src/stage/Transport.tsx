@@ -8,13 +8,17 @@ import {
   StepForward,
   Volume2,
   VolumeX,
+  X,
 } from 'lucide-react';
 import { framesPerSecond } from '../core/core';
+import { playAll } from '../state/range';
 import { setTime, useEditor } from '../state/editor';
 import { IconButton } from '../ui/IconButton';
 import { pause, play } from './playback';
 import { useSound, useSounds } from './sound';
-import { clock } from './time';
+import { Clock } from './Clock';
+import { PlayedRange } from './PlayedRange';
+import { useClock } from '../state/timeUnit';
 
 /** Goes to the keyframe before or after the playhead, of any value of the chosen item. */
 export function goToKeyframe(way: -1 | 1): void {
@@ -44,15 +48,18 @@ export function Transport() {
   const full = useEditor((s) => s.full);
   const frames = useEditor((s) => s.summary?.frames ?? 1);
   const sounds = useSounds().length > 0;
+  const told = useClock();
+  const range = useEditor((s) => s.range);
   const heard = useSound((s) => s.on);
   if (!doc) return null;
   const fps = framesPerSecond(doc.rate);
   return (
-    <div className="flex shrink-0 flex-col gap-1 py-2" aria-label="Transport" role="group">
+    <div className="flex shrink-0 flex-col gap-1 pt-1 pb-2" aria-label="Transport" role="group">
+      <PlayedRange length={doc.length} />
       <input
         type="range"
         aria-label="Playhead"
-        aria-valuetext={clock(doc, time)}
+        aria-valuetext={told(time)}
         className="h-4 w-full cursor-pointer accent-(--vermilion)"
         min={0}
         max={frames - 1}
@@ -73,12 +80,7 @@ export function Transport() {
         >
           {playing ? <Pause className="size-4.5" /> : <Play className="ml-0.5 size-4.5" />}
         </button>
-        <output
-          className="w-22 font-head text-[19px] font-semibold"
-          aria-label="Time, minutes seconds frames"
-        >
-          {clock(doc, time)}
-        </output>
+        <Clock />
         <button
           type="button"
           className="btn px-1.5"
@@ -105,15 +107,26 @@ export function Transport() {
         >
           <Repeat className="size-4" /> {loop ? 'Loop on' : 'Loop off'}
         </button>
+        {range && (
+          <button
+            type="button"
+            className="btn px-1.5 text-teal"
+            aria-label="Play all of the scene"
+            title="Play all of the scene again"
+            onClick={playAll}
+          >
+            <X className="size-4" />
+          </button>
+        )}
         <button
           type="button"
-          className="btn"
+          className="btn px-1.5"
+          aria-label={full ? 'Workbench' : 'Full frame'}
           aria-pressed={full}
-          title="The frame without overlays (F)"
+          title={full ? 'Back to the workbench (F)' : 'Full frame without overlays (F)'}
           onClick={() => useEditor.setState({ full: !full })}
         >
           {full ? <Minimize2 className="size-4" /> : <Maximize2 className="size-4" />}
-          {full ? 'Workbench' : 'Full frame'}
         </button>
         {sounds && (
           <IconButton

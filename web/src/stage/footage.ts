@@ -125,10 +125,10 @@ export function framesReady(time: number): boolean {
   });
 }
 
-/** Asks for the frames of the times that come next; after the end those of the start. */
-export function lookAhead(time: number, fps: number, length: number): void {
+/** Asks for the frames of the times that come next; `round` leads from the end to the start. */
+export function lookAhead(time: number, fps: number, round: (time: number) => number): void {
   for (let i = 1; i <= AHEAD; i++) {
-    each((time + i / fps) % length, (id, all, frame, level) => {
+    each(round(time + i / fps), (id, all, frame, level) => {
       if (!frames.has(keyOf(id, frame, level))) void ask(id, all, frame, level);
       return true;
     });

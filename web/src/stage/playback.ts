@@ -3,6 +3,7 @@ import { framesPerSecond } from '../core/core';
 import { useEditor } from '../state/editor';
 import { framesReady, lookAhead } from './footage';
 import { hear, hush } from './sound';
+import { playedFrames } from '../state/range';
 
 interface Playing {
   /** Frames shown per second; null while still, and where frames are left out by intent. */
@@ -35,10 +36,15 @@ export function play(speed = 1): void {
   const { doc, time, loop } = useEditor.getState();
   if (!doc) return;
   const fps = framesPerSecond(doc.rate);
-  const frames = Math.max(1, Math.round(doc.length * fps));
-  const first = Math.round(time * fps);
-  const atEnd = speed > 0 ? first >= frames - 1 : first <= 0;
-  const begin = loop || !atEnd ? first : speed > 0 ? 0 : frames - 1;
+  const [low, high] = playedFrames();
+  const frames = high - low;
+  const here = Math.round(time * fps);
+  const first = here < low || here >= high ? (speed > 0 ? low : high - 1) : here;
+  const atEnd = speed > 0 ? first >= high - 1 : first <= low;
+  const begin = loop || !atEnd ? first : speed > 0 ? low : high - 1;
+  // Times outside come round; these are s.
+  const [from, span] = [low / fps, frames / fps];
+  const round = (t: number) => from + ((((t - from) % span) + span) % span);
   const started = performance.now();
   let shown: number[] = [];
   let last = -1;
@@ -48,19 +54,20 @@ export function play(speed = 1): void {
   const tick = (now: number) => {
     const seconds = (Math.max(now, started) - started) / 1000;
     const gone = begin + Math.sign(speed) * Math.floor(seconds * fps * Math.abs(speed));
-    const over = !useEditor.getState().loop && (gone >= frames || gone < 0);
-    const frame = over ? (gone < 0 ? 0 : frames - 1) : ((gone % frames) + frames) % frames;
+    const over = !useEditor.getState().loop && (gone >= high || gone < low);
+    const lap = (((gone - low) % frames) + frames) % frames;
+    const frame = over ? (gone < low ? low : high - 1) : low + lap;
     // A frame of footage that has not come yet is waited for: never is another shown in its place.
     if (frame !== last && framesReady(frame / fps)) {
       last = frame;
       shown = [...shown.filter((t) => now - t < 1000), now];
       useEditor.setState({ time: frame / fps });
-      const span = now - (shown[0] ?? now);
-      if (speed > 0) lookAhead(frame / fps, fps, frames / fps);
-      if (span > 400 && speed === 1)
-        useAchieved.setState({ rate: ((shown.length - 1) / span) * 1000 });
+      const measured = now - (shown[0] ?? now);
+      if (speed > 0) lookAhead(frame / fps, fps, round);
+      if (measured > 400 && speed === 1)
+        useAchieved.setState({ rate: ((shown.length - 1) / measured) * 1000 });
     }
-    if (speed === 1) hear((begin / fps + seconds) % (frames / fps));
+    if (speed === 1) hear(round(begin / fps + seconds));
     if (over) pause();
     else handle = requestAnimationFrame(tick);
   };
@@ -78,7 +85,8 @@ useEditor.subscribe((now, before) => {
     hush();
     useAchieved.setState({ rate: null });
   } else if (now.playing && before.playing && now.doc && before.doc) {
-    if (now.doc.rate !== before.doc.rate || now.doc.length !== before.doc.length) {
+    const other = now.doc.rate !== before.doc.rate || now.doc.length !== before.doc.length;
+    if (other || now.range !== before.range) {
       cancelAnimationFrame(handle);
       play(useAchieved.getState().speed);
     }

@@ -71,6 +71,8 @@ interface Editor {
   time: number;
   playing: boolean;
   loop: boolean;
+  /** The part of the scene that is played, s; all of it where there is none. */
+  range: [number, number] | null;
   full: boolean;
   charted: Channel;
   keyframe: number | null;
@@ -103,6 +105,7 @@ export const useEditor = create<Editor>(() => ({
   time: 0,
   playing: false,
   loop: true,
+  range: null,
   full: false,
   charted: 'pathOffset',
   keyframe: null,
@@ -208,6 +211,7 @@ export function showScene(
     selected: last ?? null,
     also: [],
     playing: false,
+    range: null,
     time: 0,
     keyframe: null,
     keys: [],

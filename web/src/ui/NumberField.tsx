@@ -1,7 +1,7 @@
 import { useId, useRef, useState, type ReactNode } from 'react';
 import { endGesture, problemText } from '../state/editor';
 import type { Problem } from '../core/core';
-import { readNumber, shown } from './arithmetic';
+import { shown, withUnits } from './arithmetic';
 
 interface Props {
   label: string;
@@ -12,6 +12,8 @@ interface Props {
   step?: number;
   /** What other units mean here, such as "%" of a length. */
   units?: Record<string, (value: number) => number>;
+  /** Reads what is typed in a way of its own: the value, or why it is none. */
+  read?: (text: string) => number | string;
   /** Sets the value; problems are shown under the field and the old value stays. */
   onChange: (value: number, whole: boolean) => Problem[] | void;
   disabled?: boolean;
@@ -39,19 +41,12 @@ export function NumberField(props: Props) {
 
   const commit = () => {
     if (text === null) return;
-    const read = readNumber(text);
-    const convert = read && read.unit !== '' ? units[read.unit] : undefined;
-    if (!read || (read.unit && !convert && read.unit !== unit && read.unit !== 'deg')) {
-      setError(`“${text}” is not a number here; the old one stands`);
-      setText(null);
-    } else if (shown(read.value, decimals) === shown(value, decimals) && !convert) {
-      setText(null);
-      setError('');
-    } else {
-      // What is refused goes back to what stands; why is told under the field.
-      put(convert ? convert(read.value) : read.value);
-      setText(null);
-    }
+    const next = (props.read ?? ((t) => withUnits(t, unit, units)))(text);
+    // What is refused goes back to what stands; why is told under the field.
+    if (typeof next === 'string') setError(next);
+    else if (text.trim() === shown(value, decimals)) setError('');
+    else put(next);
+    setText(null);
     endGesture();
   };
 

@@ -3,12 +3,32 @@
  * unit behind it. Null if it cannot be read.
  */
 export function readNumber(text: string): { value: number; unit: string } | null {
-  const match = /^([-+*/().,\d\s]*)\s*(%|px|em|°|deg|laps?|s|fps)?\s*$/i.exec(text.trim());
+  const match = /^([-+*/().,\d\s]*)\s*(%|px|em|°|deg|laps?|s|f|fps)?\s*$/i.exec(text.trim());
   if (!match) return null;
   const parser = new Parser((match[1] ?? '').replace(/,/g, '.'));
   const value = parser.sum();
   if (!parser.done() || !Number.isFinite(value)) return null;
   return { value, unit: (match[2] ?? '').toLowerCase() };
+}
+
+/**
+ * The number that is meant by a text in a field.
+ *
+ * @param unit the field's own, which may stand behind the number
+ * @param units what others come to in it
+ * @returns the number, or why there is none
+ */
+export function withUnits(
+  text: string,
+  unit: string,
+  units: Record<string, (value: number) => number>,
+): number | string {
+  const read = readNumber(text);
+  const convert = read?.unit ? units[read.unit] : undefined;
+  if (!read || (read.unit && !convert && read.unit !== unit && read.unit !== 'deg')) {
+    return `“${text}” is not a number here; the old one stands`;
+  }
+  return convert ? convert(read.value) : read.value;
 }
 
 class Parser {

@@ -1,3 +1,4 @@
+import { useTimeWords } from '../../state/timeUnit';
 import { useRef } from 'react';
 import * as core from '../../core/core';
 import type { Footage } from '../../core/document';
@@ -11,11 +12,13 @@ import { Check } from '../../ui/Check';
 import { Segments } from '../../ui/Choice';
 import { FileInput } from '../../ui/FileInput';
 import { NumberField } from '../../ui/NumberField';
+import { TimeField } from '../../ui/TimeField';
 import { BitmapFields } from './BitmapFields';
 import { FootageStrip } from './FootageStrip';
 
 /** What of a footage is shown, when and how fast, how it sounds, and where it stands. */
 export function FootageSection({ footage }: { footage: Footage }) {
+  const words = useTimeWords();
   const input = useRef<HTMLInputElement>(null);
   useBitmaps((s) => s.arrived);
   const time = useEditor((s) => s.time);
@@ -37,7 +40,8 @@ export function FootageSection({ footage }: { footage: Footage }) {
       <h2 className="section-title">{footage.name}</h2>
       <p className="mb-2 text-[12px] text-soft">
         {footage.pixelWidth} × {footage.pixelHeight} px, {shown(footage.rate, 2)} frames/s,{' '}
-        {shown(footage.length, 2)} s{kept && (kept.sound ? ', with sound' : ', without sound')}
+        {words(footage.length)}
+        {kept && (kept.sound ? ', with sound' : ', without sound')}
       </p>
       {kept?.state === 'preparing' && (
         <p role="status" className="mb-2 text-[12px] text-ochre">
@@ -76,27 +80,23 @@ export function FootageSection({ footage }: { footage: Footage }) {
           Replace
         </button>
       </div>
-      <NumberField
+      <TimeField
         label="In"
-        unit="s"
         decimals={3}
         step={1 / footage.rate}
         value={first}
         onChange={(v) => put({ in: v }, 'in')}
       />
-      <NumberField
+      <TimeField
         label="Out"
-        unit="s"
         decimals={3}
         step={1 / footage.rate}
         value={last}
         onChange={(v) => put({ out: v }, 'out')}
       />
-      <NumberField
+      <TimeField
         label="Begins at"
-        unit="s"
         decimals={3}
-        step={0.1}
         value={begins}
         onChange={(from) => setShown(footage.id, { from }, 'begins')}
       />
@@ -124,7 +124,7 @@ export function FootageSection({ footage }: { footage: Footage }) {
           className="btn mb-2 w-full"
           onClick={() => changeScene({ length: Math.round(ends * 1000) / 1000 })}
         >
-          End the scene with it, at {shown(ends, 2)} s
+          End the scene with it, at {words(ends)}
         </button>
       )}
       {kept?.sound && <SoundFields footage={footage} put={put} />}
@@ -159,19 +159,13 @@ function SoundFields({ footage, put }: SoundProps) {
             value={footage.level ?? 0}
             onChange={(level) => put({ level }, 'level')}
           />
-          <NumberField
+          <TimeField
             label="Comes up in"
-            unit="s"
-            decimals={2}
-            step={0.1}
             value={footage.fadeIn ?? 0}
             onChange={(fadeIn) => put({ fadeIn }, 'fadeIn')}
           />
-          <NumberField
+          <TimeField
             label="Dies away in"
-            unit="s"
-            decimals={2}
-            step={0.1}
             value={footage.fadeOut ?? 0}
             onChange={(fadeOut) => put({ fadeOut }, 'fadeOut')}
           />

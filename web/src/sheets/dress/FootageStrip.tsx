@@ -1,10 +1,10 @@
+import { useTimeWords } from '../../state/timeUnit';
 import { useEffect, useRef } from 'react';
 import type { Footage } from '../../core/document';
 import { useBitmaps } from '../../stage/bitmaps';
 import { drag } from '../../stage/drag';
 import { frameOf } from '../../stage/footage';
 import { changeItem } from '../../state/values';
-import { shown } from '../../ui/arithmetic';
 
 /** Small frames side by side. */
 const FRAMES = 7;
@@ -20,6 +20,7 @@ interface Props {
 
 /** All of a footage in small frames, with its ends to be dragged. */
 export function FootageStrip({ footage, moment }: Props) {
+  const words = useTimeWords();
   const box = useRef<HTMLDivElement>(null);
   const { length } = footage;
   const first = footage.in ?? 0;
@@ -84,8 +85,8 @@ export function FootageStrip({ footage, moment }: Props) {
           aria-valuemin={0}
           aria-valuemax={length}
           aria-valuenow={at}
-          aria-valuetext={`${shown(at, 2)} s`}
-          title={`${label}: ${shown(at, 2)} s. Drag, or use the arrow keys`}
+          aria-valuetext={words(at)}
+          title={`${label}: ${words(at)}. Drag, or use the arrow keys`}
           onPointerDown={(e) => drag(e, toMoment, (x) => put(end, x))}
           onKeyDown={(e) => {
             const way = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[e.key];

@@ -10,6 +10,7 @@ import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { MovableField } from '../../ui/MovableField';
 import { NumberField } from '../../ui/NumberField';
+import { TimeField } from '../../ui/TimeField';
 import { CentreFields } from '../CentreFields';
 
 /** Which scene an inset shows, when and how fast, and where it stands. */
@@ -49,11 +50,9 @@ export function InsetSection({ inset }: { inset: Inset }) {
           of scenes, choose another, or remove this from the stack.
         </p>
       )}
-      <NumberField
+      <TimeField
         label="Begins at"
-        unit="s"
         decimals={3}
-        step={0.1}
         value={inset.begins ?? 0}
         onChange={(begins) => put({ begins }, 'begins')}
       />

@@ -1,7 +1,7 @@
+import { useTimeWords } from '../../state/timeUnit';
 import type { Footage, FootagePin, PinFrame } from '../../core/document';
 import { useEditor } from '../../state/editor';
 import { DOUBT, frameSeen, goTo } from '../../state/pins';
-import { shown } from '../../ui/arithmetic';
 
 /** Px on screen. */
 const [WIDTH, HEIGHT] = [262, 22];
@@ -29,6 +29,7 @@ function lookOf(f: PinFrame): Look {
 
 /** How sure every frame is: as high as it is sure; a bar across where it was set by hand. */
 export function PinStrip({ footage, pin, coming = [] }: Props) {
+  const words = useTimeWords();
   const { length } = footage;
   useEditor((s) => s.time);
   const seen = frameSeen(footage);
@@ -51,7 +52,7 @@ export function PinStrip({ footage, pin, coming = [] }: Props) {
       className="mb-2 w-full cursor-pointer rounded bg-paper"
       role="img"
       aria-label={
-        `Followed from ${shown(pin.frames[0]!.time, 2)} to ${shown(last.time, 2)} s: ` +
+        `Followed from ${words(pin.frames[0]!.time)} to ${words(last.time)}: ` +
         `${count.sure} frames sure, ${count.doubt} in doubt, ${count.bridged} bridged, ${count.set} set by hand`
       }
       data-testid="pin-strip"

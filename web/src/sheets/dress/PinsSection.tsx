@@ -1,3 +1,4 @@
+import { useTimeWords } from '../../state/timeUnit';
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { Crosshair, Trash2 } from 'lucide-react';
 import type { Footage, FootagePin } from '../../core/document';
@@ -13,9 +14,8 @@ import {
   stopFollowing,
   usePins,
 } from '../../state/pins';
-import { shown } from '../../ui/arithmetic';
 import { Fold } from '../../ui/Fold';
-import { NumberField } from '../../ui/NumberField';
+import { TimeField } from '../../ui/TimeField';
 import { PinStrip } from './PinStrip';
 
 /** What can be marked, and what that does to things that hold to it. */
@@ -164,10 +164,8 @@ function PinCard({ footage, pin }: { footage: Footage; pin: FootagePin }) {
           )}
           <Ended footage={footage} pin={pin} />
           {pin.frames.length > 1 && (
-            <NumberField
+            <TimeField
               label="Smoothing"
-              unit="s"
-              decimals={2}
               step={0.05}
               value={pin.smoothing ?? 0}
               onChange={(smoothing) => put({ smoothing }, 'smoothing')}
@@ -204,6 +202,7 @@ const isDoubt = (f: FootagePin['frames'][number]) =>
   f.how !== 'set' && (f.how === 'bridged' || (f.sure ?? 100) < DOUBT);
 
 function Ended({ footage, pin }: { footage: Footage; pin: FootagePin }) {
+  const words = useTimeWords();
   const ended = usePins((s) => (s.ended?.pin === pin.id ? s.ended : null));
   if (!ended) return null;
   const [mark, it] = pin.by === 'spot' ? ['the mark', 'it is'] : ['the marks', 'they are'];
@@ -217,8 +216,8 @@ function Ended({ footage, pin }: { footage: Footage; pin: FootagePin }) {
       ) : (
         <>
           <p className="mb-1.5">
-            Not sure where {it} beyond {shown(ended.moment, 2)} s of the footage. Go on to a frame
-            where you see it, and drag {mark} there: it follows on from that.
+            Not sure where {it} beyond {words(ended.moment)} of the footage. Go on to a frame where
+            you see it, and drag {mark} there: it follows on from that.
           </p>
           <button type="button" className="btn w-full" onClick={() => goTo(footage, ended.moment)}>
             Go to where it was sure last

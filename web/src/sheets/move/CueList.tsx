@@ -4,7 +4,7 @@ import type { Cue } from '../../core/document';
 import { applyEdit, setTime, useEditor } from '../../state/editor';
 import { cueHere, newId } from '../../state/itemActions';
 import { IconButton } from '../../ui/IconButton';
-import { NumberField } from '../../ui/NumberField';
+import { TimeField } from '../../ui/TimeField';
 import { FileInput } from '../../ui/FileInput';
 import { CueStill } from './CueStill';
 
@@ -43,11 +43,8 @@ export function CueList() {
               <Trash2 className="size-3.5" />
             </IconButton>
           </div>
-          <NumberField
+          <TimeField
             label="At"
-            unit="s"
-            decimals={2}
-            step={0.1}
             value={c.time}
             onChange={(time) => applyEdit({ op: 'cue', cue: c.id, time }, `cue.${c.id}`)}
           />

@@ -9,6 +9,7 @@ import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
 import { NumberField } from '../../ui/NumberField';
+import { TimeField } from '../../ui/TimeField';
 
 const PACES: { value: 'per-second' | 'laps' | 'letters'; label: string }[] = [
   { value: 'per-second', label: 'Px per second' },
@@ -107,11 +108,8 @@ function SwayFields({ sway, unit, onChange }: SwayProps) {
         value={sway.amplitude}
         onChange={(amplitude) => onChange({ ...sway, amplitude })}
       />
-      <NumberField
+      <TimeField
         label="Once in"
-        unit="s"
-        decimals={2}
-        step={0.1}
         value={sway.period}
         onChange={(period) => onChange({ ...sway, period })}
       />
@@ -148,9 +146,8 @@ function StaggerFields(props: { stagger: Stagger; onChange: (stagger: Stagger) =
   const frame = Number(d) / Number(n);
   return (
     <>
-      <NumberField
+      <TimeField
         label="Lag"
-        unit="s"
         decimals={3}
         step={0.01}
         value={stagger.delay}
@@ -211,11 +208,8 @@ function FollowFields({ lettering, channel, follow, put }: FollowProps) {
       />
       {follow && (
         <>
-          <NumberField
+          <TimeField
             label="Later by"
-            unit="s"
-            decimals={2}
-            step={0.1}
             value={follow.delay}
             onChange={(delay) => put('follow', { ...follow, delay })}
           />

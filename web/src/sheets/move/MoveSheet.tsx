@@ -1,3 +1,4 @@
+import { useClock, useTimeWords } from '../../state/timeUnit';
 import { labelOf, shapeKinds } from '../../core/core';
 import type { Lettering } from '../../core/document';
 import {
@@ -12,7 +13,6 @@ import {
 import { useEditor } from '../../state/editor';
 import { itemOf, letteringOf, shapeOf } from '../../state/items';
 import { useFaces } from '../../state/faces';
-import { clock } from '../../stage/time';
 import { Fold } from '../../ui/Fold';
 import { MovableValue } from '../../ui/MovableValue';
 import { MovableField } from '../../ui/MovableField';
@@ -34,6 +34,8 @@ export function MoveSheet() {
   const lettering = letteringOf(doc, selected);
   const shape = shapeOf(doc, selected);
   const charted = useEditor(chartedOf);
+  const words = useTimeWords();
+  const told = useClock();
   if (!doc || (!lettering && !shape)) {
     return (
       <>
@@ -50,7 +52,7 @@ export function MoveSheet() {
     <>
       {lettering && <RecipeCards key={id} lettering={lettering} />}
       <section className="section">
-        <h2 className="section-title">At {clock(doc, time)}</h2>
+        <h2 className="section-title">At {told(time)}</h2>
         {(lettering ? MAIN : channelsOf(doc, id).filter((c) => !OF_RIDE.includes(c))).map((c) => (
           <MovableValue key={c} item={id} channel={c} />
         ))}
@@ -70,7 +72,7 @@ export function MoveSheet() {
         <RideFields id={id} />
       </Fold>
       {item && <PinFold key={`${id} pin`} item={item} />}
-      <Fold title="Shown" aside={shownWords(doc, id)}>
+      <Fold title="Shown" aside={shownWords(doc, id, words)}>
         <ShownFields id={id} />
       </Fold>
       {lettering && (

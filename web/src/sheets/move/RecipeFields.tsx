@@ -2,6 +2,7 @@ import type { Recipe } from '../../core/document';
 import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
+import { TimeField } from '../../ui/TimeField';
 
 interface Props {
   recipe: Recipe;
@@ -19,12 +20,9 @@ export function RecipeFields({ recipe, onChange }: Props) {
   const word = (name: string, missing: string) =>
     typeof params[name] === 'string' ? params[name] : missing;
   const seconds = (name: string, label: string, missing: number) => (
-    <NumberField
+    <TimeField
       key={name}
       label={label}
-      unit="s"
-      decimals={2}
-      step={0.1}
       value={number(name, missing)}
       onChange={(v) => put({ [name]: v })}
     />

@@ -2,8 +2,7 @@ import type { SceneDoc } from '../../core/document';
 import { useEditor } from '../../state/editor';
 import { isLocked, itemOf } from '../../state/items';
 import { setShown } from '../../state/values';
-import { NumberField } from '../../ui/NumberField';
-import { shown } from '../../ui/arithmetic';
+import { TimeField } from '../../ui/TimeField';
 
 /** When an item is there. What has no time of its own is there from the start or to the end. */
 export function ShownFields({ id }: { id: string }) {
@@ -15,20 +14,14 @@ export function ShownFields({ id }: { id: string }) {
   const limited = item.shownFrom !== undefined || item.shownTo !== undefined;
   return (
     <>
-      <NumberField
+      <TimeField
         label="Shown from"
-        unit="s"
-        decimals={2}
-        step={0.1}
         disabled={locked}
         value={item.shownFrom ?? 0}
         onChange={(from) => setShown(id, { from }, 'shown-from')}
       />
-      <NumberField
+      <TimeField
         label="Shown to"
-        unit="s"
-        decimals={2}
-        step={0.1}
         disabled={locked}
         value={item.shownTo ?? doc.length}
         onChange={(to) => setShown(id, { to }, 'shown-to')}
@@ -67,8 +60,8 @@ export function ShownFields({ id }: { id: string }) {
 }
 
 /** When an item is there, in a few words. */
-export function shownWords(doc: SceneDoc, id: string): string {
+export function shownWords(doc: SceneDoc, id: string, words: (time: number) => string): string {
   const { shownFrom, shownTo } = itemOf(doc, id) ?? {};
   if (shownFrom === undefined && shownTo === undefined) return 'always';
-  return `${shown(shownFrom ?? 0, 2)} to ${shown(shownTo ?? doc.length, 2)} s`;
+  return `${words(shownFrom ?? 0)} to ${words(shownTo ?? doc.length)}`;
 }

@@ -1,3 +1,4 @@
+import { useTimeWords } from '../../state/timeUnit';
 import { X } from 'lucide-react';
 import type { DrawnPath, Easing, EasingName } from '../../core/document';
 import { setTime } from '../../state/editor';
@@ -19,6 +20,7 @@ function wordOf(easing: Easing | undefined): EasingName {
 
 /** Whether the path changes shape over time; off unless asked for. */
 export function OverTime({ path }: { path: DrawnPath }) {
+  const words = useTimeWords();
   if (!path.shapes) {
     return (
       <>
@@ -44,7 +46,7 @@ export function OverTime({ path }: { path: DrawnPath }) {
         {path.shapes.map((s) => (
           <li key={s.time}>
             <button type="button" className="btn h-6 px-1.5" onClick={() => setTime(s.time)}>
-              {s.time.toFixed(2)} s
+              {words(s.time)}
             </button>
           </li>
         ))}

@@ -92,7 +92,7 @@ class WorkbenchTest {
     w.button("Play").click();
     page.waitForTimeout(1200);
     w.button("Pause").click();
-    assertThat(page.getByLabel("Time, minutes seconds frames")).not().hasText("00:02.00");
+    assertThat(page.getByLabel("Time at the playhead")).not().hasValue("00:02.00");
 
     // Smaller and shorter, so that the video is made in a moment.
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("fps")).click();

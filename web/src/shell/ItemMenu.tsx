@@ -1,12 +1,15 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { useEffect, useRef } from 'react';
 import { useItemMenu } from '../state/itemMenu';
-import { CHOSEN_ACTIONS, keyWords, PASTE, type Action } from './actions';
+import { CHOSEN_ACTIONS, keyWords, PASTE_ACTIONS, type Action } from './actions';
+
+type Run = () => void;
 
 /** The menu at the pointer: what can be done with what is chosen. */
 export function ItemMenu() {
   const at = useItemMenu((s) => s.at);
   const button = useRef<HTMLButtonElement>(null);
+  const asked = useRef<Run | null>(null);
   useEffect(() => {
     if (!at) return;
     button.current?.focus();
@@ -17,27 +20,53 @@ export function ItemMenu() {
   if (!at) return null;
   return (
     <Menu>
-      <MenuButton
-        ref={button}
-        className="pointer-events-none fixed size-px opacity-0"
-        style={{ left: at[0], top: at[1] }}
-        tabIndex={-1}
-        aria-label="What can be done with what is chosen"
-      />
-      <MenuItems anchor="bottom start" className="menu">
-        <Entries />
-      </MenuItems>
+      {({ open }) => (
+        <>
+          <MenuButton
+            ref={button}
+            className="pointer-events-none fixed size-px opacity-0"
+            style={{ left: at[0], top: at[1] }}
+            tabIndex={-1}
+            aria-label="What can be done with what is chosen"
+          />
+          <MenuItems anchor="bottom start" className="menu">
+            <Entries onChoose={(run) => (asked.current = run)} />
+          </MenuItems>
+          <Closing open={open} asked={asked} />
+        </>
+      )}
     </Menu>
   );
 }
 
-function Entries() {
+/**
+ * Does what was asked for once the menu is closed, which takes the keys to its hidden button; and
+ * takes that button away, so that they are the stage's again.
+ */
+function Closing({ open, asked }: { open: boolean; asked: React.RefObject<Run | null> }) {
+  const was = useRef(false);
+  useEffect(() => {
+    if (was.current && !open) {
+      useItemMenu.setState({ at: null });
+      asked.current?.();
+      asked.current = null;
+    }
+    was.current = open;
+  }, [open, asked]);
+  return null;
+}
+
+function Entries({ onChoose }: { onChoose: (run: Run) => void }) {
   const able = (a: Action) => a.when?.() ?? true;
   return (
     <>
-      {[...CHOSEN_ACTIONS.filter(able), PASTE].map((a) => (
+      {[...CHOSEN_ACTIONS, ...PASTE_ACTIONS].filter(able).map((a) => (
         <MenuItem key={a.label}>
-          <button type="button" className="menu-item justify-between gap-6" onClick={a.run}>
+          <button
+            type="button"
+            className="menu-item justify-between gap-6"
+            onClick={() => onChoose(a.run)}
+          >
             {a.label}
             {a.keys?.[0] && <span className="text-[12px] text-soft">{keyWords(a.keys[0])}</span>}
           </button>

@@ -1,7 +1,14 @@
 import { pause, play, shuttle } from '../stage/playback';
 import { goToKeyframe, stepFrame } from '../stage/Transport';
 import { chartedOf } from '../state/channels';
-import { copyChosen, cutChosen, duplicate, pasteHere } from '../state/clipboard';
+import {
+  copyChosen,
+  cutChosen,
+  duplicate,
+  pasteHere,
+  pasteLook,
+  pasteMotion,
+} from '../state/clipboard';
 import { showFind, showHelp } from '../state/dialogs';
 import {
   applyEdit,
@@ -15,6 +22,7 @@ import {
 } from '../state/editor';
 import { showHistory } from '../state/history';
 import { groupOf, itemOf } from '../state/items';
+import { rename } from '../state/renaming';
 import {
   addColourField,
   cueHere,
@@ -110,6 +118,13 @@ export const CHOSEN_ACTIONS: Action[] = [
   { label: 'Cut', group: 'Items', keys: ['ctrl+x'], run: cutChosen, when: isChosen },
   { label: 'Duplicate', group: 'Items', keys: ['ctrl+d'], run: duplicate, when: isChosen },
   {
+    label: 'Rename the chosen item',
+    group: 'Items',
+    keys: ['F2'],
+    run: () => rename(id()),
+    when: isChosen,
+  },
+  {
     label: 'Hide or show the chosen item',
     group: 'Items',
     run: () => toggleFlag(id(), 'hidden'),
@@ -141,7 +156,11 @@ export const CHOSEN_ACTIONS: Action[] = [
   },
 ];
 
-export const PASTE: Action = { label: 'Paste', group: 'Items', keys: ['ctrl+v'], run: pasteHere };
+export const PASTE_ACTIONS: Action[] = [
+  { label: 'Paste', group: 'Items', keys: ['ctrl+v'], run: pasteHere },
+  { label: 'Paste only how it moves', group: 'Items', run: pasteMotion, when: isChosen },
+  { label: 'Paste only how it looks', group: 'Items', run: pasteLook, when: isChosen },
+];
 
 export const ACTIONS: Action[] = [
   ...TABS.map((tab, i): Action => ({
@@ -212,7 +231,7 @@ export const ACTIONS: Action[] = [
   { label: 'Add pictures from files', group: 'Items', run: choosePictures },
   { label: 'Add footage from files', group: 'Items', run: chooseFootage },
   { label: 'Add a colour field', group: 'Items', run: addColourField },
-  PASTE,
+  ...PASTE_ACTIONS,
   ...CHOSEN_ACTIONS,
   {
     label: 'Show the chosen items from the playhead on',

@@ -8,12 +8,13 @@ import {
   Trash2,
   Ungroup,
 } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { SceneDoc } from '../core/document';
 import { select, selectAlso, useEditor } from '../state/editor';
 import { groupOf, groupRound, itemOf, letteringOf, nameOf } from '../state/items';
 import { openItemMenu } from '../state/itemMenu';
 import { addLettering, groupChosen, removeItems, restack, ungroup } from '../state/itemActions';
+import { endRenaming, rename, useRenaming } from '../state/renaming';
 import { chosenWith, toggleFlag } from '../state/values';
 import { useFadingEdges } from '../ui/useFadingEdges';
 
@@ -84,6 +85,7 @@ interface RowProps {
 function Row({ doc, into, ids, dragged, onDrag }: RowProps) {
   const selected = useEditor((s) => s.selected);
   const also = useEditor((s) => s.also);
+  const renaming = useRenaming((s) => s.id);
 
   const drop = (id: string, index: number) => {
     if (!dragged || dragged === id) return;
@@ -111,29 +113,34 @@ function Row({ doc, into, ids, dragged, onDrag }: RowProps) {
         key={id}
         className={`flex shrink-0 items-center ${open ? 'rounded-full border border-soft/50 pr-1' : ''}`}
       >
-        <button
-          type="button"
-          ref={id === selected ? intoView : undefined}
-          draggable
-          aria-pressed={chosen}
-          title={`${name}. ${into ? IN_GROUP : ''}${group ? OF_GROUP : ''}${REORDER}`}
-          className={`flex h-7 max-w-40 items-center gap-1.5 rounded-full border px-2.5 ${
-            chosen
-              ? 'border-teal bg-sheet font-semibold'
-              : 'border-transparent bg-sheet/60 text-soft hover:text-ink'
-          } ${hidden ? 'border-dashed border-soft line-through' : ''}`}
-          onClick={(e) => (e.shiftKey ? selectAlso(id) : select(id))}
-          onKeyDown={(e) => keys(e, id, index)}
-          onContextMenu={(e) => openItemMenu(e, id)}
-          onDragStart={() => onDrag(id)}
-          onDragOver={(e) => dragged && e.preventDefault()}
-          onDrop={() => drop(id, index)}
-          onDragEnd={() => onDrag(null)}
-        >
-          <span className={`size-2 shrink-0 ${markOf(doc, id)}`} />
-          <span className="truncate">{name}</span>
-          {group && !open && <span className="text-[11px]">{group.members.length}</span>}
-        </button>
+        {id === renaming ? (
+          <NameField name={name} />
+        ) : (
+          <button
+            type="button"
+            ref={id === selected ? intoView : undefined}
+            draggable
+            aria-pressed={chosen}
+            title={`${name}. ${into ? IN_GROUP : ''}${group ? OF_GROUP : ''}${REORDER}`}
+            className={`flex h-7 max-w-40 items-center gap-1.5 rounded-full border px-2.5 ${
+              chosen
+                ? 'border-teal bg-sheet font-semibold'
+                : 'border-transparent bg-sheet/60 text-soft hover:text-ink'
+            } ${hidden ? 'border-dashed border-soft line-through' : ''}`}
+            onClick={(e) => (e.shiftKey ? selectAlso(id) : select(id))}
+            onDoubleClick={() => rename(id)}
+            onKeyDown={(e) => keys(e, id, index)}
+            onContextMenu={(e) => openItemMenu(e, id)}
+            onDragStart={() => onDrag(id)}
+            onDragOver={(e) => dragged && e.preventDefault()}
+            onDrop={() => drop(id, index)}
+            onDragEnd={() => onDrag(null)}
+          >
+            <span className={`size-2 shrink-0 ${markOf(doc, id)}`} />
+            <span className="truncate">{name}</span>
+            {group && !open && <span className="text-[11px]">{group.members.length}</span>}
+          </button>
+        )}
         {group && open && (
           <ul className="ml-1 flex items-center gap-1" aria-label={`In ${name}`}>
             <Row doc={doc} into={id} ids={group.members} dragged={dragged} onDrag={onDrag} />
@@ -144,9 +151,40 @@ function Row({ doc, into, ids, dragged, onDrag }: RowProps) {
   });
 }
 
-const REORDER = 'Drag, or Alt with the left and right keys, to reorder';
+const REORDER =
+  'Double-click or F2 renames it. Drag, or Alt with the left and right keys, to reorder';
 const IN_GROUP = 'Alt with the up key takes it out of its group. ';
 const OF_GROUP = 'Drop a chip on it, or Alt with the down key on one beside it, to put it in. ';
+
+function NameField({ name }: { name: string }) {
+  const done = useRef(false);
+  const end = (text: string | null) => {
+    // Leaving by a key takes the focus away, which would end it once more.
+    if (!done.current) endRenaming(text);
+    done.current = true;
+  };
+  return (
+    <input
+      className="field h-7 w-40 rounded-full px-2.5"
+      aria-label="Name"
+      maxLength={200}
+      defaultValue={name}
+      ref={focused}
+      onBlur={(e) => end(e.target.value)}
+      onKeyDown={(e) => {
+        e.stopPropagation();
+        if (e.key === 'Enter') end(e.currentTarget.value);
+        else if (e.key === 'Escape') end(null);
+      }}
+    />
+  );
+}
+
+function focused(field: HTMLInputElement | null): void {
+  field?.focus();
+  field?.select();
+  field?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+}
 
 /** Round for words, square for a picture, hollow for a group. */
 export function markOf(doc: SceneDoc, id: string): string {

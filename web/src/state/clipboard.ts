@@ -1,11 +1,15 @@
 import * as core from '../core/core';
 import { applyEdit, select, selectAlso, useEditor } from './editor';
 import { newId, removeItems } from './itemActions';
+import { isLocked } from './items';
 import { notify } from './notices';
 import { chosenWith } from './values';
 
 /** By which a text is known to be copied here; see the Java class Copies. */
 const MARK = '"roving-glyph-copy"';
+
+/** What was copied last in this window, for where the browser does not let the clipboard be read. */
+let last: string | null = null;
 
 const chosen = () => chosenWith(useEditor.getState().selected ?? '').filter(Boolean);
 
@@ -19,20 +23,32 @@ export function copied(): string | null {
   return JSON.stringify({ ...found, scene: useEditor.getState().sceneId });
 }
 
-/** Puts what was copied into the scene and chooses it. A text from elsewhere is told apart in words. */
-export function paste(text: string): void {
-  if (!text.includes(MARK)) {
-    notify('Only what was copied from a scene can be put in here. Words go into the Words sheet.');
-    return;
-  }
-  let from: unknown = null;
+const isFromHere = (text: string) => {
   try {
-    from = (JSON.parse(text) as { scene?: unknown }).scene;
+    return (JSON.parse(text) as { scene?: unknown }).scene === useEditor.getState().sceneId;
   } catch {
     // The core says what is wrong with it.
+    return false;
   }
-  const same = from === useEditor.getState().sceneId;
-  adding({ op: 'paste', id: newId(), copied: text, same });
+};
+
+function isCopy(text: string): boolean {
+  if (text.includes(MARK)) return true;
+  notify('Only what was copied from a scene can be put in here. Words go into the Words sheet.');
+  return false;
+}
+
+/** Puts what was copied into the scene and chooses it. A text from elsewhere is told apart in words. */
+export function paste(text: string): void {
+  if (isCopy(text)) adding({ op: 'paste', id: newId(), copied: text, same: isFromHere(text) });
+}
+
+/** Lets what is chosen move, or look, as what was copied does. */
+function pasteOnto(text: string, part: 'motion' | 'look'): void {
+  const { doc } = useEditor.getState();
+  const items = chosen().filter((id) => !isLocked(doc, id));
+  if (isCopy(text))
+    applyEdit({ op: 'pasteOnto', items, copied: text, same: isFromHere(text), part });
 }
 
 /** Copies of what is chosen beside it, with paths of their own. */
@@ -60,13 +76,17 @@ function adding(edit: core.EditOf<'paste'> | core.EditOf<'duplicate'>): void {
 export const copyChosen = () => document.execCommand('copy');
 export const cutChosen = () => document.execCommand('cut');
 
-/** Puts in what is on the clipboard, where the browser allows to read it. */
-export function pasteHere(): void {
-  navigator.clipboard
-    .readText()
-    .then(paste)
-    .catch(() => notify('The browser does not let the clipboard be read here: press Ctrl V.'));
+/** Does something with the clipboard's text, or with what was copied last where it cannot be read. */
+function withClipboard(use: (text: string) => void): void {
+  navigator.clipboard.readText().then(use, () => {
+    if (last !== null) use(last);
+    else notify('The browser does not let the clipboard be read here: press Ctrl V.');
+  });
 }
+
+export const pasteHere = () => withClipboard(paste);
+export const pasteMotion = () => withClipboard((text) => pasteOnto(text, 'motion'));
+export const pasteLook = () => withClipboard((text) => pasteOnto(text, 'look'));
 
 /** Whether the keys of the clipboard are about a text that is typed or marked. */
 function isAboutText(target: EventTarget | null): boolean {
@@ -81,6 +101,7 @@ export function watchClipboard(): () => void {
     const text = copied();
     if (text === null || !e.clipboardData) return;
     e.preventDefault();
+    last = text;
     e.clipboardData.setData('text/plain', text);
     if (e.type === 'cut') removeItems(chosen());
   };

@@ -33,6 +33,7 @@ public final class Commands {
             Insets.ALL,
             Pins.ALL,
             Changes.ALL,
+            CopiedParts.ALL,
             Copies.ALL,
             NewPaths.ALL,
             PathCommands.ALL,

@@ -39,10 +39,10 @@ public final class Copies {
   private static final String ITEM_LIST = "items";
   private static final String PATH_LIST = "paths";
 
-  private static final Field<Values, String> COPIED =
+  static final Field<Values, String> COPIED =
       argument("copied", Types.text(SceneCodec.LONGEST))
           .about("what was copied, as it came from there");
-  private static final Field<Values, Boolean> SAME =
+  static final Field<Values, Boolean> SAME =
       argument("same", Types.flag())
           .usual(false)
           .about("it comes from this scene: what it held to here it holds to again");
@@ -148,7 +148,7 @@ public final class Copies {
    *
    * @throws IllegalArgumentException where the text is no copy, or was made by a later version
    */
-  private static Scene paste(Scene scene, String text, String id, boolean same) {
+  static Scene paste(Scene scene, String text, String id, boolean same) {
     try {
       return paste(scene, read(text), id, same);
     } catch (DocumentException e) {

@@ -3,13 +3,10 @@ import { useEffect, useRef } from 'react';
 import { useItemMenu } from '../state/itemMenu';
 import { CHOSEN_ACTIONS, keyWords, PASTE_ACTIONS, type Action } from './actions';
 
-type Run = () => void;
-
 /** The menu at the pointer: what can be done with what is chosen. */
 export function ItemMenu() {
   const at = useItemMenu((s) => s.at);
   const button = useRef<HTMLButtonElement>(null);
-  const asked = useRef<Run | null>(null);
   useEffect(() => {
     if (!at) return;
     button.current?.focus();
@@ -30,43 +27,32 @@ export function ItemMenu() {
             aria-label="What can be done with what is chosen"
           />
           <MenuItems anchor="bottom start" className="menu">
-            <Entries onChoose={(run) => (asked.current = run)} />
+            <Entries />
           </MenuItems>
-          <Closing open={open} asked={asked} />
+          <Closing open={open} />
         </>
       )}
     </Menu>
   );
 }
 
-/**
- * Does what was asked for once the menu is closed, which takes the keys to its hidden button; and
- * takes that button away, so that they are the stage's again.
- */
-function Closing({ open, asked }: { open: boolean; asked: React.RefObject<Run | null> }) {
+/** A closed menu gives the keys to its hidden button: without it they are the stage's again. */
+function Closing({ open }: { open: boolean }) {
   const was = useRef(false);
   useEffect(() => {
-    if (was.current && !open) {
-      useItemMenu.setState({ at: null });
-      asked.current?.();
-      asked.current = null;
-    }
+    if (was.current && !open) useItemMenu.setState({ at: null });
     was.current = open;
-  }, [open, asked]);
+  }, [open]);
   return null;
 }
 
-function Entries({ onChoose }: { onChoose: (run: Run) => void }) {
+function Entries() {
   const able = (a: Action) => a.when?.() ?? true;
   return (
     <>
       {[...CHOSEN_ACTIONS, ...PASTE_ACTIONS].filter(able).map((a) => (
         <MenuItem key={a.label}>
-          <button
-            type="button"
-            className="menu-item justify-between gap-6"
-            onClick={() => onChoose(a.run)}
-          >
+          <button type="button" className="menu-item justify-between gap-6" onClick={a.run}>
             {a.label}
             {a.keys?.[0] && <span className="text-[12px] text-soft">{keyWords(a.keys[0])}</span>}
           </button>

@@ -39,6 +39,16 @@ export function changeChosen(id: string, parts: Partial<Lettering>, merge = ''):
   return applyEdit({ op: 'change', items: chosenWith(id), fields: withNulls(parts) }, merge);
 }
 
+/** All chosen letterings with other fields of one of their parts; what is left out stays. */
+export function changePart<P extends 'seat' | 'rows' | 'phrases'>(
+  id: string,
+  part: P,
+  fields: Partial<NonNullable<Lettering[P]>>,
+  merge = '',
+): Problem[] {
+  return applyEdit({ op: 'change', items: chosenWith(id), fields: withNulls(fields), part }, merge);
+}
+
 /** Settings of the scene, such as its size. */
 export function changeScene(parts: Partial<SceneDoc>, merge = ''): Problem[] {
   return applyEdit({ op: 'changeScene', fields: withNulls(parts) }, merge);
@@ -82,6 +92,41 @@ export function setChosen(
   if (problems.length > 0) return problems;
   others.forEach((id) => setValue(id, channel, value, whole, word, missing));
   return [];
+}
+
+/** Shifts the value of all chosen items that have it, each from its own, and keeps to what it may be. */
+export function shiftChosen(
+  item: string,
+  channel: Channel,
+  by: number,
+  merge: string,
+  missing = 0,
+): void {
+  const { doc, time } = useEditor.getState();
+  for (const id of chosenWith(item)) {
+    if (!channelsOf(doc, id).includes(channel) || isLocked(doc, id)) continue;
+    const own = core.value(id, channel, time);
+    const to = Number(((Number.isNaN(own) ? missing : own) + by).toFixed(6));
+    if (core.outOfRange(channel, to).length === 0) setValue(id, channel, to, false, merge, missing);
+  }
+}
+
+/** Sets a keyframe at the playhead where an item has none, or takes it away; of all chosen alike. */
+export function toggleChosen(item: string, channel: Channel, missing: number): void {
+  const { doc, time } = useEditor.getState();
+  const half = 0.5 / core.framesPerSecond(doc?.rate ?? '25');
+  const isHere = (id: string) =>
+    useEditor
+      .getState()
+      .summary?.items[id]?.channels[channel]?.some((k) => Math.abs(k.time - time) < half) ?? false;
+  const here = isHere(item);
+  const all = chosenWith(item).filter((id) => {
+    const has = id === item || channelsOf(doc, id).includes(channel);
+    return has && !isLocked(doc, id) && isHere(id) === here;
+  });
+  // One step of the history for all of them.
+  const word = all.length > 1 ? `several-${++several}` : '';
+  all.forEach((id) => applyEdit({ op: 'toggle', item: id, channel, time, missing }, word));
 }
 
 /**

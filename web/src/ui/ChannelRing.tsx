@@ -1,7 +1,8 @@
 import type { Channel } from '../core/document';
 import { framesPerSecond } from '../core/core';
-import { applyEdit, useEditor } from '../state/editor';
+import { useEditor } from '../state/editor';
 import { useRestingTime } from '../state/restingTime';
+import { toggleChosen } from '../state/values';
 
 const TITLES = {
   here: 'Keyframe here: click to remove it',
@@ -31,10 +32,7 @@ export function ChannelRing({ item, channel, label, missing = 0 }: Props) {
       title={TITLES[state]}
       aria-label={`${label}: ${TITLES[state]}`}
       aria-pressed={here}
-      onClick={() => {
-        const { time: now } = useEditor.getState();
-        applyEdit({ op: 'toggle', item, channel, time: now, missing });
-      }}
+      onClick={() => toggleChosen(item, channel, missing)}
     >
       <svg viewBox="0 0 16 16" className="size-4">
         <circle

@@ -1,6 +1,7 @@
 interface Props {
   label: string;
-  value: boolean;
+  /** Null where those that are chosen differ. */
+  value: boolean | null;
   detail?: string;
   onChange: (value: boolean) => void;
 }
@@ -12,7 +13,10 @@ export function Check({ label, value, detail, onChange }: Props) {
       <input
         type="checkbox"
         className="size-4 shrink-0 accent-teal"
-        checked={value}
+        checked={value === true}
+        ref={(box) => {
+          if (box) box.indeterminate = value === null;
+        }}
         onChange={(e) => onChange(e.target.checked)}
       />
       {label}

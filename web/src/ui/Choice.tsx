@@ -9,9 +9,13 @@ interface Option<T extends string> {
   style?: CSSProperties;
 }
 
+/** In the place of a value where those that are chosen differ. */
+export const MIXED = 'mixed';
+
 interface Props<T extends string> {
   label: string;
-  value: T;
+  /** Null where those that are chosen differ. */
+  value: T | null;
   options: Option<T>[];
   onChange: (value: T) => void;
   /** Without its label in sight; it is still told to those who listen. */
@@ -47,16 +51,17 @@ const List = memo(ListView, (a, b) => {
 
 function ListView({ label, value, options, onChange, bare }: Props<string>) {
   const chosen = options.find((o) => o.value === value);
+  const word = chosen?.label ?? value ?? MIXED;
   return (
     <div className={bare ? '' : 'mb-1.5 flex items-center gap-2'}>
       {!bare && <span className="w-23 shrink-0 text-soft">{label}</span>}
-      <Listbox value={value} onChange={onChange}>
+      <Listbox value={value} onChange={(v) => v !== null && onChange(v)}>
         <ListboxButton
-          aria-label={`${label}: ${chosen?.label ?? value}`}
+          aria-label={`${label}: ${word}`}
           className="field flex items-center justify-between gap-1 text-left"
         >
-          <span className="truncate" style={chosen?.style}>
-            {chosen?.label ?? value}
+          <span className={`truncate ${value === null ? 'text-soft' : ''}`} style={chosen?.style}>
+            {word}
           </span>
           <ChevronDown className="size-3.5 shrink-0 text-soft" />
         </ListboxButton>
@@ -74,7 +79,7 @@ function ListView({ label, value, options, onChange, bare }: Props<string>) {
   );
 }
 
-/** One of a few, side by side. */
+/** One of a few, side by side. None is marked where those that are chosen differ. */
 export function Segments<T extends string>(props: Props<T>) {
   const { label, value, options, onChange, stacked } = props;
   const row = stacked ? 'flex-col gap-1 items-stretch' : 'items-center gap-2';

@@ -1,19 +1,22 @@
 import { useState, type ReactNode } from 'react';
 import { endGesture } from '../state/editor';
+import { MIXED } from './Choice';
 
 interface Props {
   label: string;
   value: string;
+  /** Those that are chosen differ: none of their colours is told. */
+  mixed?: boolean;
   onChange: (value: string) => void;
   children?: ReactNode;
 }
 
 /** A colour as a swatch to pick from and as #RRGGBB to type. */
-export function ColourField({ label, value, onChange, children }: Props) {
+export function ColourField({ label, value, mixed, onChange, children }: Props) {
   const [text, setText] = useState<string | null>(null);
   const commit = () => {
     const hex = /^#?([0-9a-f]{6})$/i.exec((text ?? '').trim())?.[1];
-    if (hex && `#${hex.toUpperCase()}` !== value) onChange(`#${hex.toUpperCase()}`);
+    if (hex && (mixed || `#${hex.toUpperCase()}` !== value)) onChange(`#${hex.toUpperCase()}`);
     setText(null);
   };
   return (
@@ -31,7 +34,8 @@ export function ColourField({ label, value, onChange, children }: Props) {
         <input
           aria-label={`${label}: six hexadecimal digits`}
           className="field px-1.5 text-[12px]"
-          value={text ?? value}
+          value={text ?? (mixed ? '' : value)}
+          placeholder={mixed ? MIXED : undefined}
           onChange={(e) => setText(e.target.value)}
           onBlur={commit}
           onKeyDown={(e) => e.key === 'Enter' && commit()}

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import * as core from '../core/core';
 import type { Channel } from '../core/document';
 import { useEditor } from '../state/editor';
+import { useMixed } from '../state/shared';
 import { setChosen } from '../state/values';
 import { ChannelRing } from './ChannelRing';
 import { ColourField } from './ColourField';
@@ -24,10 +25,12 @@ export function MovableColour({ item, channel, label = core.labelOf(channel) }: 
     () => (known && opened > 0 ? hex(core.value(item, channel, time)) : '#000000'),
     [item, channel, time, opened, known],
   );
+  const mixed = useMixed(item, channel);
   return (
     <ColourField
       label={label}
       value={value}
+      mixed={mixed}
       onChange={(v) =>
         setChosen(item, channel, parseInt(v.slice(1), 16), false, `${item}.${channel}`)
       }

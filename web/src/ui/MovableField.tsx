@@ -3,7 +3,8 @@ import * as core from '../core/core';
 import { labelOf, unitOf } from '../core/core';
 import type { Channel } from '../core/document';
 import { useEditor } from '../state/editor';
-import { setChosen } from '../state/values';
+import { useMixed } from '../state/shared';
+import { setChosen, shiftChosen } from '../state/values';
 import { NumberField } from './NumberField';
 import { ChannelRing } from './ChannelRing';
 import { useRestingTime } from '../state/restingTime';
@@ -51,8 +52,11 @@ export function MovableField(props: Props) {
     const inside = range ? Math.min(Math.max(v, range[0]), range[1]) : v;
     return setChosen(item, channel, inside, whole, `${item}.${channel}`, missing);
   };
+  const mixed = useMixed(item, channel);
   return (
     <NumberField
+      mixed={mixed}
+      onStep={(by) => shiftChosen(item, channel, by, `${item}.${channel}`, missing)}
       label={label}
       value={value}
       unit={unitOf(channel)}

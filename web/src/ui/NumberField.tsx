@@ -2,6 +2,7 @@ import { useId, useRef, useState, type ReactNode } from 'react';
 import { endGesture, problemText } from '../state/editor';
 import type { Problem } from '../core/core';
 import { shown, withUnits } from './arithmetic';
+import { MIXED } from './Choice';
 
 interface Props {
   label: string;
@@ -17,6 +18,9 @@ interface Props {
   /** Sets the value; problems are shown under the field and the old value stays. */
   onChange: (value: number, whole: boolean) => Problem[] | void;
   disabled?: boolean;
+  /** Those that are chosen differ: no number is shown, and steps go to each of them from its own. */
+  mixed?: boolean;
+  onStep?: (by: number) => void;
   children?: ReactNode;
 }
 
@@ -28,10 +32,17 @@ export function NumberField(props: Props) {
   const { label, unit = '', decimals = 1, step = 1, units = {}, onChange } = props;
   const disabled = props.disabled || props.value === null;
   const value = props.value ?? 0;
+  const now = props.value === null || props.mixed ? '' : shown(value, decimals);
   const id = useId();
   const [text, setText] = useState<string | null>(null);
   const [error, setError] = useState('');
   const alt = useRef(false);
+
+  /** Goes by so much from a value, or each of those that differ from its own. */
+  const walk = (from: number, by: number) => {
+    if (props.mixed && props.onStep) props.onStep(by);
+    else put(Number((from + by).toFixed(6)));
+  };
 
   const put = (next: number) => {
     const problem = onChange(next, alt.current)?.[0];
@@ -44,7 +55,7 @@ export function NumberField(props: Props) {
     const next = (props.read ?? ((t) => withUnits(t, unit, units)))(text);
     // What is refused goes back to what stands; why is told under the field.
     if (typeof next === 'string') setError(next);
-    else if (text.trim() === shown(value, decimals)) setError('');
+    else if (text.trim() === now) setError('');
     else put(next);
     setText(null);
     endGesture();
@@ -54,12 +65,15 @@ export function NumberField(props: Props) {
     if (disabled || e.button !== 0) return;
     const from = e.clientX;
     const begin = value;
+    let gone = 0;
     const target = e.currentTarget;
     target.setPointerCapture(e.pointerId);
     const move = (m: PointerEvent) => {
       alt.current = m.altKey;
       const by = Math.round(m.clientX - from) * step * (m.shiftKey ? 10 : 1);
-      if (by !== 0) put(begin + by);
+      if (props.mixed && by !== gone) walk(begin, by - gone);
+      else if (!props.mixed && by !== 0) put(begin + by);
+      gone = by;
     };
     const up = () => {
       target.removeEventListener('pointermove', move);
@@ -81,7 +95,7 @@ export function NumberField(props: Props) {
       e.preventDefault();
       const by = step * (e.shiftKey ? 10 : 1) * (e.key === 'ArrowUp' ? 1 : -1);
       setText(null);
-      put(Number((value + by).toFixed(6)));
+      walk(value, by);
     }
   };
 
@@ -100,7 +114,8 @@ export function NumberField(props: Props) {
           <input
             id={id}
             className={`field pr-8 ${error ? 'border-vermilion' : ''}`}
-            value={text ?? (props.value === null ? '' : shown(value, decimals))}
+            value={text ?? now}
+            placeholder={props.mixed ? MIXED : undefined}
             disabled={disabled}
             inputMode="decimal"
             aria-invalid={error !== ''}

@@ -1,7 +1,10 @@
 import { BookOpenCheck } from 'lucide-react';
 import type { Fit, Lettering, Seat } from '../../core/document';
-import { applyEdit, useEditor } from '../../state/editor';
-import { changeChosen } from '../../state/values';
+import type { Edit } from '../../core/core';
+import { applyEdit, beginGesture, endGesture, useEditor } from '../../state/editor';
+import { isLocked, letteringOf } from '../../state/items';
+import { useShared } from '../../state/shared';
+import { changePart, chosenWith } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice, Segments } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
@@ -13,8 +16,19 @@ import { ProfileList } from './ProfileList';
 export function SeatSheet({ lettering }: { lettering: Lettering }) {
   const closed = useEditor((s) => s.summary?.paths[lettering.path]?.closed ?? false);
   const { seat, id } = lettering;
-  const put = (parts: Partial<Seat>, merge = '') =>
-    changeChosen(id, { seat: { ...seat, ...parts } }, merge);
+  const shared = useShared(lettering);
+  const all = () => {
+    const { doc } = useEditor.getState();
+    return chosenWith(id).filter((i) => letteringOf(doc, i) && !isLocked(doc, i));
+  };
+  /** One step of the history for all that are chosen. */
+  const each = (edit: (item: string, time: number) => Edit) => {
+    const { time } = useEditor.getState();
+    beginGesture();
+    all().forEach((item) => applyEdit(edit(item, time), `${id}.${edit(item, time).op}`));
+    endGesture();
+  };
+  const put = (parts: Partial<Seat>, merge = '') => changePart(id, 'seat', parts, merge);
   const profiles = lettering.profiles?.length ?? 0;
   return (
     <>
@@ -22,7 +36,7 @@ export function SeatSheet({ lettering }: { lettering: Lettering }) {
         <h2 className="section-title">Along the path</h2>
         <Segments
           label="Align"
-          value={seat.align}
+          value={shared((l) => l.seat.align)}
           options={[
             { value: 'start', label: 'Start' },
             { value: 'middle', label: 'Middle' },
@@ -35,7 +49,7 @@ export function SeatSheet({ lettering }: { lettering: Lettering }) {
         <MovableField item={id} channel="endMargin" />
         <Choice
           label="Past the ends"
-          value={seat.ends ?? (closed ? 'wrap' : 'continue')}
+          value={shared((l) => l.seat.ends ?? (closed ? 'wrap' : 'continue'))}
           options={[
             { value: 'continue', label: 'Straight on' },
             { value: 'cut', label: 'Cut off' },
@@ -52,7 +66,7 @@ export function SeatSheet({ lettering }: { lettering: Lettering }) {
         <h2 className="section-title">Across the path</h2>
         <Segments
           label="Side"
-          value={seat.side}
+          value={shared((l) => l.seat.side)}
           options={[
             {
               value: 'left',
@@ -65,15 +79,13 @@ export function SeatSheet({ lettering }: { lettering: Lettering }) {
               detail: 'Right, read the other way; the words stay where they are',
             },
           ]}
-          onChange={(side) =>
-            applyEdit({ op: 'side', item: id, side, time: useEditor.getState().time })
-          }
+          onChange={(side) => each((item, time) => ({ op: 'side', item, side, time }))}
         />
         <button
           type="button"
           className="btn mb-1.5 w-full"
           title="Chooses the side on which the words stand upright where they are now"
-          onClick={() => applyEdit({ op: 'readable', item: id, time: useEditor.getState().time })}
+          onClick={() => each((item, time) => ({ op: 'readable', item, time }))}
         >
           <BookOpenCheck className="size-4" /> Make it readable
         </button>
@@ -83,7 +95,7 @@ export function SeatSheet({ lettering }: { lettering: Lettering }) {
         <h2 className="section-title">Letters</h2>
         <Segments
           label="Letters"
-          value={seat.orientation}
+          value={shared((l) => l.seat.orientation)}
           options={[
             { value: 'turn', label: 'Turn', detail: 'Turn with the path' },
             { value: 'upright', label: 'Upright', detail: 'Stay upright' },
@@ -95,7 +107,7 @@ export function SeatSheet({ lettering }: { lettering: Lettering }) {
         <MovableField item={id} channel="letterTurn" />
         <Segments
           label="Shape"
-          value={seat.method ?? 'rigid'}
+          value={shared((l) => l.seat.method ?? 'rigid')}
           options={[
             { value: 'rigid', label: 'Rigid', detail: 'Letters keep their shape' },
             { value: 'bent', label: 'Bent', detail: 'Letters curve with the line' },
@@ -104,7 +116,7 @@ export function SeatSheet({ lettering }: { lettering: Lettering }) {
         />
         <Segments
           label="At corners"
-          value={seat.corners ?? 'blend'}
+          value={shared((l) => l.seat.corners ?? 'blend')}
           options={[
             { value: 'blend', label: 'Swing', detail: 'Letters swing round a corner' },
             {
@@ -118,12 +130,13 @@ export function SeatSheet({ lettering }: { lettering: Lettering }) {
         <Check
           label="Even spacing on bends"
           detail="Distances are kept true at half the height of a small letter, not on the line"
-          value={seat.evenSpacing ?? false}
+          value={shared((l) => l.seat.evenSpacing ?? false)}
           onChange={(evenSpacing) => put({ evenSpacing })}
         />
         <NumberField
           label="Least gap"
           unit="px"
+          mixed={shared((l) => l.seat.leastGap ?? 0) === null}
           value={seat.leastGap ?? 0}
           onChange={(leastGap) => put({ leastGap }, 'leastGap')}
         />
@@ -152,14 +165,20 @@ interface FittingProps {
 function Fitting({ lettering, closed, put }: FittingProps) {
   const { seat, id } = lettering;
   const info = useEditor((s) => s.summary?.items[id]);
+  const shared = useShared(lettering);
   const fit = seat.fit ?? 'natural';
   return (
     <>
-      <Choice label="Fit" value={fit} options={FITS} onChange={(v) => put({ fit: v })} />
+      <Choice
+        label="Fit"
+        value={shared((l) => l.seat.fit ?? 'natural')}
+        options={FITS}
+        onChange={(v) => put({ fit: v })}
+      />
       {fit === 'spread' && (
         <Segments
           label="Space goes"
-          value={seat.spreadBy ?? 'letters'}
+          value={shared((l) => l.seat.spreadBy ?? 'letters')}
           options={[
             { value: 'letters', label: 'To letters', detail: 'Between all letters' },
             { value: 'words', label: 'To words', detail: 'Between words only' },
@@ -171,6 +190,7 @@ function Fitting({ lettering, closed, put }: FittingProps) {
         <NumberField
           label="Seam gap"
           unit="px"
+          mixed={shared((l) => l.seat.seamGap ?? 0) === null}
           value={seat.seamGap ?? 0}
           onChange={(seamGap) => put({ seamGap }, 'seamGap')}
         />
@@ -178,7 +198,7 @@ function Fitting({ lettering, closed, put }: FittingProps) {
       {(fit === 'natural' || fit === 'repeat') && (
         <Choice
           label="If too long"
-          value={seat.overlong ?? 'on'}
+          value={shared((l) => l.seat.overlong ?? 'on')}
           options={[
             { value: 'on', label: closed ? 'Goes on under itself' : 'Goes on' },
             { value: 'cut', label: 'Cut to the room' },

@@ -5,9 +5,11 @@ import { Check, ChevronDown, Trash2, Upload } from 'lucide-react';
 import { api, type Face } from '../../api/client';
 import type { Lettering } from '../../core/document';
 import { reopen, useEditor } from '../../state/editor';
+import { useShared } from '../../state/shared';
 import { changeChosen } from '../../state/values';
 import { useFaces } from '../../state/faces';
 import { notify } from '../../state/notices';
+import { MIXED } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';
 import { FileInput } from '../../ui/FileInput';
 
@@ -51,6 +53,7 @@ export function FacePicker({ lettering }: { lettering: Lettering }) {
     reopen(f.id);
   };
 
+  const name = useShared(lettering)((l) => l.face) === null ? MIXED : face?.name;
   const missing = faces.length > 0 && !face;
   return (
     <>
@@ -58,10 +61,10 @@ export function FacePicker({ lettering }: { lettering: Lettering }) {
         <span className="w-23 shrink-0 text-soft">Face</span>
         <PopoverButton
           className="field flex items-center justify-between gap-1 text-left"
-          aria-label={`Face: ${face?.name ?? lettering.faceName ?? lettering.face}`}
+          aria-label={`Face: ${name ?? lettering.faceName ?? lettering.face}`}
         >
           <span className="truncate text-[15px]" style={{ fontFamily: family(lettering.face) }}>
-            {face?.name ?? lettering.faceName ?? lettering.face}
+            {name ?? lettering.faceName ?? lettering.face}
           </span>
           <ChevronDown className="size-3.5 shrink-0 text-soft" />
         </PopoverButton>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { plainPhrases } from '../../core/document';
 import type { Lettering } from '../../core/document';
-import { changeChosen } from '../../state/values';
+import { changePart } from '../../state/values';
 import { Check } from '../../ui/Check';
 import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
@@ -14,7 +14,7 @@ export function PhraseFields({ lettering }: { lettering: Lettering }) {
   const own = !MARKS.includes(phrases.separator);
   const [typing, setTyping] = useState(own);
   const put = (parts: Partial<typeof plainPhrases>) =>
-    changeChosen(lettering.id, { phrases: { ...phrases, ...parts } }, `phrases.${lettering.id}`);
+    changePart(lettering.id, 'phrases', parts, `phrases.${lettering.id}`);
   return (
     <>
       <p className="mb-2 text-[12px] text-soft">

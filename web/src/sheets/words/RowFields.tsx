@@ -1,6 +1,6 @@
 import { plainRows } from '../../core/document';
 import type { Lettering, Rows } from '../../core/document';
-import { changeChosen } from '../../state/values';
+import { changePart } from '../../state/values';
 import { Segments } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 
@@ -8,7 +8,7 @@ import { NumberField } from '../../ui/NumberField';
 export function RowFields({ lettering }: { lettering: Lettering }) {
   const rows = lettering.rows ?? plainRows;
   const put = (parts: Partial<Rows>) =>
-    changeChosen(lettering.id, { rows: { ...rows, ...parts } }, `rows.${lettering.id}`);
+    changePart(lettering.id, 'rows', parts, `rows.${lettering.id}`);
   return (
     <>
       <NumberField

@@ -1,4 +1,5 @@
 import type { Lettering } from '../../core/document';
+import { useShared } from '../../state/shared';
 import { changeChosen } from '../../state/values';
 import { useFaces } from '../../state/faces';
 import { Choice, Segments } from '../../ui/Choice';
@@ -16,6 +17,7 @@ import { TextBox } from './TextBox';
 export function WordsSheet({ lettering }: { lettering: Lettering }) {
   const faces = useFaces();
   const face = faces.find((f) => f.id === lettering.face);
+  const shared = useShared(lettering);
   const id = lettering.id;
   const several = lettering.text.includes('\n');
   const rules = lettering.rules?.length ?? 0;
@@ -70,7 +72,7 @@ export function WordsSheet({ lettering }: { lettering: Lettering }) {
         <MovableField item={id} channel="wordSpacing" step={0.05} />
         <Segments
           label="Case"
-          value={lettering.casing ?? 'as-typed'}
+          value={shared((l) => l.casing ?? 'as-typed')}
           options={[
             { value: 'as-typed', label: 'As is', detail: 'As typed' },
             { value: 'upper', label: 'ALL', detail: 'All capitals' },
@@ -98,7 +100,7 @@ export function WordsSheet({ lettering }: { lettering: Lettering }) {
         {typeof lettering.fill !== 'string' && (
           <Segments
             label="Mixed in"
-            value={lettering.mix ?? 'oklch'}
+            value={shared((l) => l.mix ?? 'oklch')}
             options={[
               { value: 'oklch', label: 'OKLCH', detail: 'Even steps to the eye' },
               { value: 'srgb', label: 'sRGB', detail: 'As screens mix light' },

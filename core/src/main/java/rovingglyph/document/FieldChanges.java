@@ -49,6 +49,18 @@ public final class FieldChanges {
     return of(item, fresh);
   }
 
+  /**
+   * An item with other fields of one of its fields, which has fields of its own.
+   *
+   * @param part the name of that one; what is left out of it stays
+   * @throws DocumentException where they cannot be used
+   */
+  public static Item within(Item item, String part, JsonObject fields) {
+    JsonValue own = Json.parse(ItemList.KINDS.text(item)).asObject().get(part);
+    String before = own != null && own.isObject() ? own.toString() : "{}";
+    return of(item, new JsonObject().add(part, with(before, fields)));
+  }
+
   private static JsonObject merged(JsonValue present, JsonObject was, JsonObject now) {
     boolean has = present != null && present.isObject();
     JsonObject out = has ? new JsonObject(present.asObject()) : new JsonObject();

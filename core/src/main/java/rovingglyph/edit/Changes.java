@@ -23,6 +23,10 @@ import rovingglyph.schema.Values;
 final class Changes {
   private static final Field<Values, JsonValue> FIELDS =
       argument(Command.FIELDS, new JsonType("Record<string, unknown>"));
+  private static final Field<Values, String> PART =
+      argument("part", Types.text(Types.LONGEST_ID))
+          .optional()
+          .about("the field that the fields belong to, of every item; what is left out stays");
   private static final Field<Values, String> PICTURE_NAME = argument("name", Types.text(200));
   private static final Field<Values, String> IMAGE = argument("image", Types.id());
   private static final Field<Values, Double> WIDTH = argument("width", Types.number(1, 1e5, "px"));
@@ -31,7 +35,7 @@ final class Changes {
 
   static final List<Command> ALL =
       List.of(
-          Command.of("change", "Changed {field}", List.of(ITEMS, FIELDS), Changes::ofItems),
+          Command.of("change", "Changed {field}", List.of(ITEMS, FIELDS, PART), Changes::ofItems),
           Command.of(
               "changeScene",
               "Changed {field} of the scene",
@@ -66,20 +70,33 @@ final class Changes {
     return v.get(FIELDS).asObject();
   }
 
-  /** The first item gets the fields as they are, the others of its kind what is new in them. */
+  /**
+   * The first item gets the fields as they are, the others of its kind what is new in them; or all
+   * of them get them within {@code part}.
+   */
   private static Scene ofItems(Scene scene, Values v) {
     if (v.get(ITEMS).isEmpty()) {
       throw new IllegalArgumentException("Choose an item first");
     }
     Item first = item(scene, v.get(ITEMS).get(0));
-    Scene out = scene.withItem(FieldChanges.of(first, fields(v)));
+    String part = v.get(PART);
+    Scene out = scene.withItem(changed(first, v));
     for (String id : v.get(ITEMS).subList(1, v.get(ITEMS).size())) {
       Item other = item(scene, id);
       if (other.getClass() == first.getClass()) {
-        out = out.withItem(FieldChanges.alike(other, first, fields(v)));
+        out =
+            out.withItem(
+                part == null ? FieldChanges.alike(other, first, fields(v)) : changed(other, v));
       }
     }
     return out;
+  }
+
+  private static Item changed(Item item, Values v) {
+    String part = v.get(PART);
+    return part == null
+        ? FieldChanges.of(item, fields(v))
+        : FieldChanges.within(item, part, fields(v));
   }
 
   /** In the middle of the frame, as large as that lets it be. */

@@ -120,4 +120,36 @@ class ClipboardTest {
     page.keyboard().press("Control+v");
     assertThat(chips()).hasCount(3);
   }
+
+  /** The motion or the look goes onto another lettering, whose words and place stay. */
+  @Test
+  void onlyTheMotionOrTheLookIsPasted() {
+    page.getByLabel("Path offset: Still: click to set a keyframe").click();
+    w.tab(1);
+    w.type("Size", "150");
+    w.addLettering("wind from the west");
+    w.type("Size", "40");
+    chips().first().click();
+    page.keyboard().press("Control+c");
+    choose(1, "Paste only how it looks");
+    assertThat(w.field("Size")).hasValue("150");
+    JsonObject other = words().get(1);
+    assertThat(other.getString("text", "")).isEqualTo("wind from the west");
+    assertThat(other.get("seat").asObject().get("pathOffset").isObject()).isFalse();
+    choose(1, "Paste only how it moves");
+    other = words().get(1);
+    assertThat(other.get("seat").asObject().get("pathOffset"))
+        .isEqualTo(words().get(0).get("seat").asObject().get("pathOffset"));
+    assertThat(w.document().get("paths").asArray()).hasSize(1);
+    // The keys are the stage's again after the menu.
+    page.keyboard().press("Control+z");
+    assertThat(words().get(1).get("seat").asObject().get("pathOffset").isObject()).isFalse();
+    choose(1, "Paste only how it looks");
+    assertThat(page.getByText("It looks like what was copied already")).isVisible();
+  }
+
+  private void choose(int chip, String entry) {
+    chips().nth(chip).click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(entry)).click();
+  }
 }

@@ -1,3 +1,4 @@
+import type { Size } from '../state/frames';
 import { takeAhead } from './ahead';
 import type { Effect, Easing, GuidePath, PinFrame, SceneDoc } from '../core/document';
 import type { FoundPath, Problem, RunRequest } from '../core/core';
@@ -342,8 +343,8 @@ export const api = {
   duplicateProject: (id: string) => ask<Project>('POST', `/api/projects/${id}/duplicate`),
   deleteProject: (id: string) => ask<Project>('DELETE', `/api/projects/${id}`),
   restoreProject: (id: string) => ask<Project>('POST', `/api/projects/${id}/restore`),
-  createScene: (project: string, name: string) =>
-    ask<KeptScene>('POST', `/api/projects/${project}/scenes`, json({ name })),
+  createScene: (project: string, name: string, [width, height]: Size) =>
+    ask<KeptScene>('POST', `/api/projects/${project}/scenes`, json({ name, width, height })),
   scene: (id: string) => ask<KeptScene>('GET', `/api/scenes/${id}`),
   renameScene: (id: string, name: string) =>
     ask<KeptScene>('PATCH', `/api/scenes/${id}`, json({ name })),

@@ -1,5 +1,5 @@
 import { Clipboard, ClipboardPaste, Copy, FlipVertical2, Repeat2, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import * as core from '../core/core';
 import { isColour, labelOf, outOfRange, unitOf, type KeyframeInfo } from '../core/core';
 import { byNumbers } from '../core/document';
@@ -39,16 +39,41 @@ export function KeyframePanel(props: Props) {
       ) : key && index !== null ? (
         <One {...props} info={key} index={index} count={keys?.length ?? 0} />
       ) : (
-        <p className="text-[12px] text-soft">
-          {keys
-            ? 'Drag a ring, or click it for its numbers; Shift or a box chooses several. Double-click the line for another keyframe.'
-            : moves
-              ? 'It moves by itself, without keyframes; what moves it is set in Move.'
-              : 'Values that move are charted; choose another one above.'}
-        </p>
+        <Hints keyed={keys !== undefined} moves={moves ?? false} />
       )}
       <PasteButtons item={item} channel={channel} />
     </section>
+  );
+}
+
+const GESTURES: [string, string][] = [
+  ['Click a ring', 'its numbers, here'],
+  ['Drag a ring', 'down its time, across its value'],
+  ['Shift, or a box', 'several at once'],
+  ['Double-click the line', 'another keyframe'],
+  ['The word beside the line', 'how it goes from one to the next'],
+];
+
+/** What can be done in the chart, or why there is nothing to be done. */
+function Hints({ keyed, moves }: { keyed: boolean; moves: boolean }) {
+  if (!keyed) {
+    return (
+      <p className="text-[12px] text-soft">
+        {moves
+          ? 'It moves by itself, without keyframes; what moves it is set in Move.'
+          : 'Values that move are charted; choose another one above.'}
+      </p>
+    );
+  }
+  return (
+    <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1.5 text-[12px]">
+      {GESTURES.map(([what, then]) => (
+        <Fragment key={what}>
+          <dt>{what}</dt>
+          <dd className="text-soft">{then}</dd>
+        </Fragment>
+      ))}
+    </dl>
   );
 }
 

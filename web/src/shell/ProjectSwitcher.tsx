@@ -1,12 +1,14 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { ChevronDown, Copy, Pencil, Plus, RotateCcw, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { api, ServerError, type Project, type SceneEntry } from '../api/client';
 import { useEditor } from '../state/editor';
 import { changeScene } from '../state/values';
 import { openScene } from '../state/autosave';
+import { lastFrame, rememberFrame, type Size } from '../state/frames';
 import { DRAGGED_SCENE } from '../state/insets';
+import { FramePictures } from './FramePictures';
 import { notify } from '../state/notices';
 import { useProjects } from '../state/projects';
 
@@ -138,9 +140,8 @@ function ProjectRow({ project: p, goTo, run, remove, other }: RowProps) {
           dragged={s}
         />
       ))}
-      <NameForm
-        label="New scene"
-        onName={(name) => run(api.createScene(p.id, name).then((k) => goTo(k.id)))}
+      <NewScene
+        onMade={(name, size) => run(api.createScene(p.id, name, size).then((k) => goTo(k.id)))}
       />
     </section>
   );
@@ -225,15 +226,33 @@ function Action({ label, onClick, children }: ActionProps) {
   );
 }
 
+/** A name and a frame for a scene: a button at first. */
+function NewScene({ onMade }: { onMade: (name: string, size: Size) => void }) {
+  const [size, setSize] = useState(lastFrame);
+  return (
+    <NameForm
+      label="New scene"
+      onName={(name) => {
+        rememberFrame(size);
+        onMade(name, size);
+      }}
+    >
+      <FramePictures size={size} onChoose={setSize} />
+    </NameForm>
+  );
+}
+
 interface NameFormProps {
   label: string;
   start?: string;
   onName: (name: string) => void;
   onCancel?: () => void;
+  /** What is asked beside the name. */
+  children?: ReactNode;
 }
 
 /** A name to type: a button at first, unless it begins with a name. */
-function NameForm({ label, start, onName, onCancel }: NameFormProps) {
+function NameForm({ label, start, onName, onCancel, children }: NameFormProps) {
   const [text, setText] = useState<string | null>(start ?? null);
   if (text === null) {
     return (
@@ -252,30 +271,33 @@ function NameForm({ label, start, onName, onCancel }: NameFormProps) {
   };
   return (
     <form
-      className="flex gap-1.5 p-1"
+      className="p-1"
       onSubmit={(e) => {
         e.preventDefault();
         if (text.trim()) onName(text.trim());
         setText(null);
       }}
     >
-      <input
-        autoFocus
-        className="field"
-        aria-label={label}
-        placeholder={label}
-        maxLength={200}
-        value={text}
-        onChange={(e) => setText(e.target.value)}
-        onKeyDown={(e) => {
-          if (e.key !== 'Escape') return;
-          e.stopPropagation();
-          end();
-        }}
-      />
-      <button type="submit" className="btn" disabled={!text.trim()}>
-        OK
-      </button>
+      {children}
+      <div className="flex gap-1.5">
+        <input
+          autoFocus
+          className="field"
+          aria-label={label}
+          placeholder={label}
+          maxLength={200}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          onKeyDown={(e) => {
+            if (e.key !== 'Escape') return;
+            e.stopPropagation();
+            end();
+          }}
+        />
+        <button type="submit" className="btn" disabled={!text.trim()}>
+          OK
+        </button>
+      </div>
     </form>
   );
 }

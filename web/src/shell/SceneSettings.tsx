@@ -7,15 +7,9 @@ import { changeScene } from '../state/values';
 import { RATES, rateLabel } from '../stage/time';
 import { Choice } from '../ui/Choice';
 import { ColourField } from '../ui/ColourField';
+import { FramePictures } from './FramePictures';
 import { NumberField } from '../ui/NumberField';
 import { TimeField } from '../ui/TimeField';
-
-const SIZES: { label: string; size: [number, number] }[] = [
-  { label: 'Wide 1920', size: [1920, 1080] },
-  { label: 'Square 1080', size: [1080, 1080] },
-  { label: 'Tall 1080', size: [1080, 1920] },
-  { label: 'Ultra 3840', size: [3840, 2160] },
-];
 
 /** Frame size, frame rate, length and background of the scene. */
 export function SceneSettings() {
@@ -35,18 +29,10 @@ export function SceneSettings() {
         aria-label="Scene settings"
       >
         <h2 className="section-title">Frame</h2>
-        <div className="mb-2 grid grid-cols-2 gap-1.5">
-          {SIZES.map((s) => (
-            <button
-              key={s.label}
-              type="button"
-              className={`btn ${doc.width === s.size[0] && doc.height === s.size[1] ? 'border-teal text-teal' : ''}`}
-              onClick={() => put({ width: s.size[0], height: s.size[1] })}
-            >
-              {s.label}
-            </button>
-          ))}
-        </div>
+        <FramePictures
+          size={[doc.width, doc.height]}
+          onChoose={([width, height]) => put({ width, height })}
+        />
         <NumberField
           label="Width"
           unit="px"

@@ -220,12 +220,15 @@ export function showScene(
     drawing: null,
     pickStart: false,
   });
-  // A third into the scene there is more to see than on an empty first frame.
+  const empty = doc.items.length === 0;
+  // A new scene begins with words.
+  if (empty) set({ tab: 'words' });
+  // A third into another one there is more to see than on an empty first frame.
   void openInCore(doc).then(() => {
     const { summary } = get();
     if (get().sceneId !== sceneId || !summary) return;
     const charted = movingOf(summary, last ?? null, 'pathOffset');
-    set({ time: core.onFrame(doc.length / 3), charted });
+    set({ time: empty ? 0 : core.onFrame(doc.length / 3), charted });
   });
 }
 

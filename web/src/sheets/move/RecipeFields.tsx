@@ -28,12 +28,13 @@ export function RecipeFields({ recipe, onChange }: Props) {
     />
   );
   if (kind === 'enter-hold-leave') {
+    const stays = word('leaves', 'onward') === 'stays';
     return (
       <>
         {seconds('start', 'Begins at', 0)}
         {seconds('enter', 'Enter takes', 1.2)}
-        {seconds('hold', 'Holds for', 2.4)}
-        {seconds('leave', 'Leaves in', 0.8)}
+        {!stays && seconds('hold', 'Holds for', 2.4)}
+        {!stays && seconds('leave', 'Leaves in', 0.8)}
         <Choice
           label="Arrives at"
           value={word('arrives', 'at-rest')}
@@ -44,11 +45,12 @@ export function RecipeFields({ recipe, onChange }: Props) {
           onChange={(arrives) => put({ arrives })}
         />
         <Segments
-          label="Leaves"
+          label="Then it"
           value={word('leaves', 'onward')}
           options={[
-            { value: 'onward', label: 'Onward' },
-            { value: 'back', label: 'Back' },
+            { value: 'onward', label: 'Goes on', detail: 'It leaves onward along the path' },
+            { value: 'back', label: 'Goes back', detail: 'It leaves the way it came' },
+            { value: 'stays', label: 'Stays', detail: 'It does not leave' },
           ]}
           onChange={(leaves) => put({ leaves })}
         />

@@ -99,10 +99,11 @@ final class RecipeCommands {
     CENTRED
   }
 
-  /** Which way they leave. */
+  /** Which way they leave, if they do. */
   private enum Way {
     ONWARD,
-    BACK
+    BACK,
+    STAYS
   }
 
   private final Scene scene;
@@ -204,6 +205,13 @@ final class RecipeCommands {
     boolean back = e.get(LEAVES) == Way.BACK;
     Landing.Kind rest = centred ? Landing.Kind.CENTRED : Landing.Kind.AT_REST;
     Landing.Kind out = back ? Landing.Kind.OUT_BEFORE : Landing.Kind.OUT_AFTER;
+    if (e.get(LEAVES) == Way.STAYS) {
+      return with(
+          l,
+          Channel.PATH_OFFSET,
+          land(start, Landing.Kind.OUT_BEFORE, Easing.EASE_OUT),
+          land(there, rest, Easing.LINEAR));
+    }
     return with(
         l,
         Channel.PATH_OFFSET,

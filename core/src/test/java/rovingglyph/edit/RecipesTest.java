@@ -103,6 +103,15 @@ class RecipesTest {
         .containsExactly(0.0, 0.52, 1.52, 2.0);
   }
 
+  @Test
+  void wordsThatStayDoNotLeave() {
+    Scene s = on(LINE, "enter-hold-leave", "'enter':0.8,'hold':1,'leave':1,'leaves':'stays'");
+    assertThat(times(lettering(s).movable(Channel.PATH_OFFSET))).containsExactly(0.0, 0.8);
+    PreparedLettering l = prepared(s);
+    assertThat(l.values(0.8).pathOffset()).isEqualTo(l.values(4).pathOffset());
+    assertThat(l.values(0).pathOffset()).isLessThan(l.values(4).pathOffset());
+  }
+
   @ParameterizedTest
   @ValueSource(ints = {1, 2, -1, -3})
   void lapsGoWholeTimesRoundEitherWay(int laps) {

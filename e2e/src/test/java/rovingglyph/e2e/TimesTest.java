@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.ArrayList;
 import java.util.List;
@@ -78,6 +79,25 @@ class TimesTest {
     assertThat(clock).hasValue("50 f");
     page.getByLabel("Times in frames; tell them in seconds").click();
     assertThat(clock).hasValue("00:02.00");
+  }
+
+  /**
+   * It asks for the frame by its shape and begins with words, at the start; the next one is alike.
+   */
+  @Test
+  void aNewSceneBeginsAtItsStartWithTheFrameThatWasChosen() {
+    page.getByTestId("switcher").click();
+    w.button("New scene").first().click();
+    page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Portrait")).click();
+    w.field("New scene").fill("A tall one");
+    w.field("New scene").press("Enter");
+    assertThat(page.getByText("1080 × 1350")).isVisible();
+    assertThat(clock).hasValue("00:00.00");
+    assertThat(page.locator("nav button").first()).hasAttribute("aria-current", "page");
+    page.getByTestId("switcher").click();
+    w.button("New scene").first().click();
+    assertThat(page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Portrait")))
+        .hasAttribute("aria-checked", "true");
   }
 
   @Test

@@ -16,6 +16,8 @@ import rovingglyph.server.TestServer;
 
 /** The interface as a user has it: what can be clicked, dragged and read. */
 final class Workbench {
+  private static final Page.GetByLabelOptions EXACT = new Page.GetByLabelOptions().setExact(true);
+
   final Page page;
   private final TestServer server;
   final String sceneId;
@@ -26,7 +28,7 @@ final class Workbench {
     this.sceneId = sceneId;
   }
 
-  /** A new project with one empty scene, opened. */
+  /** A new project with one empty scene, opened; the playhead is within it, at 2 s. */
   static Workbench ofNewScene(TestServer server, Page page, String name) {
     JsonObject project =
         Json.parse(
@@ -34,7 +36,10 @@ final class Workbench {
                     server.send("POST", "/api/projects", "{\"name\":\"" + name + "\"}")))
             .asObject();
     String id = project.get("scenes").asArray().get(0).asObject().getString("id", "");
-    return open(server, page, id);
+    Workbench w = open(server, page, id);
+    assertThat(page.getByLabel("Playhead", EXACT)).hasAttribute("max", "149");
+    w.scrub(50);
+    return w;
   }
 
   static Workbench open(TestServer server, Page page, String sceneId) {
@@ -68,7 +73,7 @@ final class Workbench {
   }
 
   Locator field(String label) {
-    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))
+    return page.getByLabel(label, EXACT)
         .filter(new Locator.FilterOptions().setVisible(true))
         .first();
   }
@@ -116,7 +121,7 @@ final class Workbench {
 
   /** Brings the playhead to a frame. */
   void scrub(int frame) {
-    page.getByLabel("Playhead", new Page.GetByLabelOptions().setExact(true))
+    page.getByLabel("Playhead", EXACT)
         .evaluate(
             """
             (range, frame) => {

@@ -83,12 +83,15 @@ class ProjectController {
     return shown.of(id, scene);
   }
 
-  @Operation(summary = "Makes an empty scene in a project")
+  @Operation(
+      summary = "Makes an empty scene in a project",
+      description = "With a frame of 1920 by 1080 px, where width and height are left out")
   @PostMapping("/{id}/scenes")
   @ResponseStatus(HttpStatus.CREATED)
   SceneStore.Kept createScene(
-      @PathVariable UUID id, @Holds(NewName.class) @RequestBody JsonBody body) {
+      @PathVariable UUID id, @Holds(NewScene.class) @RequestBody JsonBody body) {
     projects.require(id);
-    return scenes.create(id, EmptyScene.document(NewName.of(body).checked()));
+    NewScene asked = NewScene.of(body);
+    return scenes.create(id, EmptyScene.document(asked.name(), asked.width(), asked.height()));
   }
 }

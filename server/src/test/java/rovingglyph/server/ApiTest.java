@@ -12,6 +12,7 @@ import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -192,6 +193,21 @@ class ApiTest {
     assertThat(project(id).getBoolean("deleted", false)).isTrue();
     json("POST", "/api/projects/" + id + "/restore", null);
     assertThat(project(id).getBoolean("deleted", true)).isFalse();
+  }
+
+  @Test
+  void aSceneIsMadeWithTheFrameThatIsAskedFor() {
+    String at = "/api/projects/" + newProject("Frames").getString("id", "") + "/scenes";
+    JsonObject usual = json("POST", at, "{\"name\":\"Usual\"}").get("document").asObject();
+    assertThat(usual.getInt("width", 0)).isEqualTo(1920);
+    JsonObject tall = json("POST", at, "{\"name\":\"Tall\",\"width\":1080,\"height\":1350}");
+    assertThat(tall.get("document").asObject().getInt("width", 0)).isEqualTo(1080);
+    assertThat(tall.get("document").asObject().getInt("height", 0)).isEqualTo(1350);
+    for (String wrong : List.of("8", "1e9", "\"wide\"", "100.5")) {
+      var answer = server.send("POST", at, "{\"name\":\"Wrong\",\"width\":" + wrong + "}");
+      assertThat(answer.statusCode()).as(wrong).isBetween(400, 422);
+      assertThat(TestServer.text(answer)).as(wrong).contains("width");
+    }
   }
 
   @Test

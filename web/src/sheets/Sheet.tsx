@@ -66,6 +66,14 @@ function Body({ tab, lettering }: { tab: Tab; lettering: Lettering | undefined }
 }
 
 function ChooseFirst() {
+  const empty = useEditor((s) => s.doc?.items.every((i) => i.kind === 'colour-field'));
+  if (empty) {
+    return (
+      <p className="rounded-lg bg-paper p-3">
+        Words come first: add a lettering on the stage, and this sheet is about it.
+      </p>
+    );
+  }
   return (
     <div className="rounded-lg bg-paper p-3">
       <p className="mb-2">Choose a lettering on the stage or in the stack above it, or add one.</p>

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { useTimeWords } from '../state/timeUnit';
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { ChevronDown } from 'lucide-react';
@@ -5,7 +6,8 @@ import type { SceneDoc } from '../core/document';
 import { useEditor } from '../state/editor';
 import { changeScene } from '../state/values';
 import { RATES, rateLabel } from '../stage/time';
-import { Choice } from '../ui/Choice';
+import { reframe, type Contents } from '../state/frames';
+import { Choice, Segments } from '../ui/Choice';
 import { ColourField } from '../ui/ColourField';
 import { FramePictures } from './FramePictures';
 import { NumberField } from '../ui/NumberField';
@@ -15,6 +17,7 @@ import { TimeField } from '../ui/TimeField';
 export function SceneSettings() {
   const doc = useEditor((s) => s.doc);
   const words = useTimeWords();
+  const [contents, setContents] = useState<Contents>('scaled');
   if (!doc) return null;
   const put = (parts: Partial<SceneDoc>) => changeScene(parts, 'settings');
   return (
@@ -31,22 +34,46 @@ export function SceneSettings() {
         <h2 className="section-title">Frame</h2>
         <FramePictures
           size={[doc.width, doc.height]}
-          onChoose={([width, height]) => put({ width, height })}
+          onChoose={(size) => reframe(size, contents)}
         />
         <NumberField
           label="Width"
           unit="px"
           decimals={0}
           value={doc.width}
-          onChange={(width) => put({ width })}
+          onChange={(width) => reframe([width, doc.height], contents)}
         />
         <NumberField
           label="Height"
           unit="px"
           decimals={0}
           value={doc.height}
-          onChange={(height) => put({ height })}
+          onChange={(height) => reframe([doc.width, height], contents)}
         />
+        {doc.items.length > 0 && (
+          <Segments
+            label="What is in it"
+            value={contents}
+            options={[
+              {
+                value: 'scaled',
+                label: 'Fits it',
+                detail: 'Made larger or smaller with the frame',
+              },
+              { value: 'centred', label: 'Centred', detail: 'As large as it is, round the middle' },
+              {
+                value: 'left',
+                label: 'Left',
+                detail: 'Left where it is, from the upper left corner on',
+              },
+            ]}
+            onChange={(c) => {
+              setContents(c);
+              // Of a change just made it is told afterwards, too.
+              reframe([doc.width, doc.height], c);
+            }}
+          />
+        )}
         <Choice
           label="Frame rate"
           value={doc.rate}

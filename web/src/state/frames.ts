@@ -1,3 +1,7 @@
+import type { EditOf, Problem } from '../core/core';
+import type { SceneDoc } from '../core/document';
+import { applyEdit, undo, useEditor } from './editor';
+
 /** Width and height of a frame, px. */
 export type Size = [number, number];
 
@@ -21,3 +25,23 @@ export function lastFrame(): Size {
 }
 
 export const rememberFrame = (size: Size) => localStorage.setItem(KEY, size.join('x'));
+
+/** What becomes of what is in a scene whose frame becomes another one. */
+export type Contents = EditOf<'reframe'>['contents'];
+
+/** The scene as the last change of its frame left it. */
+let left: SceneDoc | null = null;
+
+/**
+ * Gives the scene another frame. As long as nothing else was changed since, each further change is
+ * one of the frame before the first: who tries several comes back to what there was.
+ */
+export function reframe([width, height]: Size, contents: Contents): Problem[] {
+  if (left !== null && useEditor.getState().doc === left) undo();
+  left = null;
+  const { doc } = useEditor.getState();
+  if (!doc || sameSize([doc.width, doc.height], [width, height])) return [];
+  const problems = applyEdit({ op: 'reframe', width, height, contents });
+  if (problems.length === 0) left = useEditor.getState().doc;
+  return problems;
+}

@@ -33,6 +33,7 @@ public final class Commands {
             Insets.ALL,
             Pins.ALL,
             Changes.ALL,
+            Reframing.ALL,
             CopiedParts.ALL,
             Copies.ALL,
             NewPaths.ALL,

@@ -12,6 +12,16 @@ public record LetterEffects(
     Reveal reveal, ClockSweep sweep, Trail trail, List<Recipe> recipes, Double blur) {
   public static final LetterEffects PLAIN = new LetterEffects(null, null, null, List.of(), null);
 
+  /** The same of letters that are so many times as large; recipes are left to what they wrote. */
+  public LetterEffects scaled(double k) {
+    return new LetterEffects(
+        reveal == null ? null : reveal.scaled(k),
+        sweep,
+        trail == null ? null : trail.scaled(k),
+        recipes,
+        blur);
+  }
+
   /** The same with another reveal; null for none. */
   public LetterEffects with(Reveal r) {
     return new LetterEffects(r, sweep, trail, recipes, blur);

@@ -45,6 +45,12 @@ public record Profile(Of of, String axis, Along along, List<Point> points, Unkno
     }
   }
 
+  /** The same of letters that are so many times as large. */
+  public Profile scaled(double k) {
+    List<Point> to = points.stream().map(p -> new Point(p.x(), p.y() * k)).toList();
+    return of == Of.SHIFT ? new Profile(of, axis, along, to, extras) : this;
+  }
+
   /** What x measures: the text from its tail to its head, or the path from start to end. */
   public enum Along {
     RUN,

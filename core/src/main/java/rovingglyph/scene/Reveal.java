@@ -19,6 +19,11 @@ public record Reveal(
     double scale,
     UnknownFields extras) {
 
+  /** The same of letters that are so many times as large. */
+  public Reveal scaled(double k) {
+    return new Reveal(by, soft, fade, rise * k, turn, scale, extras);
+  }
+
   /** What is counted. */
   public enum By {
     LETTERS,

@@ -145,6 +145,26 @@ public record Seat(
         extras);
   }
 
+  /** The seat of a lettering that is so many times as large, with its path. */
+  public Seat scaled(double k) {
+    return new Seat(
+        align,
+        side,
+        orientation,
+        method,
+        ends,
+        fit,
+        spreadBy,
+        overlong,
+        seamGap * k,
+        evenSpacing,
+        leastGap * k,
+        reshape,
+        pin == null ? null : pin * k,
+        corners,
+        extras);
+  }
+
   /** The seat on the other side, or on the same. */
   public Seat on(Side newSide) {
     return new Seat(

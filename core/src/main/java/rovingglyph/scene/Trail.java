@@ -23,6 +23,12 @@ public record Trail(
     double lag,
     UnknownFields extras) {
 
+  /** The line of a lettering that is so many times as large. */
+  public Trail scaled(double k) {
+    List<Double> dashes = dash.stream().map(d -> d * k).toList();
+    return new Trail(colour, width * k, dashes, cap, with, lead * k, lag * k, extras);
+  }
+
   /** How the line ends (SVG stroke-linecap). */
   public enum Cap {
     BUTT,

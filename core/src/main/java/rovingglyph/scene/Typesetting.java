@@ -76,11 +76,29 @@ public record Typesetting(
       UnknownFields extras) {
     public static final Rows ONE = new Rows(1, Kind.MOVED, 120, 90, 1, 0, UnknownFields.NONE);
 
+    private Rows scaled(double k) {
+      return count == 1
+          ? this
+          : new Rows(count, kind, step * k, direction, phrase, phase * k, extras);
+    }
+
     /** Copies beside the path at a distance, or copies moved elsewhere. */
     public enum Kind {
       PARALLEL,
       MOVED
     }
+  }
+
+  /** The same of letters that are so many times as large. */
+  public Typesetting scaled(double k) {
+    return new Typesetting(
+        casing,
+        features,
+        phrases,
+        rules,
+        rows.scaled(k),
+        profiles.stream().map(p -> p.scaled(k)).toList(),
+        mix);
   }
 
   /** The same in other rows. */

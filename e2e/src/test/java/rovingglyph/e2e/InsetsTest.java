@@ -124,6 +124,7 @@ class InsetsTest {
     w.waitKept();
     page.getByText("Open that scene").click();
     assertThat(page.getByTestId("switcher")).containsText("Kite");
+    w.tab(5);
     w.button("Add First scene").click();
     assertThat(page.getByText("“Kite” shows “First scene” shows “Kite”")).isVisible();
     page.getByTestId("switcher").click();

@@ -69,15 +69,19 @@ interface Now {
   scale: number;
 }
 
-/** How it is looked at; nothing where there is nothing to look at. Not rounded, so that steps add up. */
+/**
+ * How it is looked at; nothing where there is nothing to look at. Not rounded, so that steps add up;
+ * but a frame that fits stands on whole pixels, which a zoom from there would make much of.
+ */
 function now(): Now | null {
   const { doc } = useEditor.getState();
   const view = useView.getState();
   if (!doc) return null;
-  const { scale } = standing(doc, view);
+  const { scale, left, top } = standing(doc, view);
   if (!(scale > 0)) return null;
-  const at: Pair = view.zoom === null ? [doc.width / 2, doc.height / 2] : view.at;
-  return { doc, room: view.room, at, scale };
+  const [across, down] = view.room;
+  const fits: Pair = [(across / 2 - left) / scale, (down / 2 - top) / scale];
+  return { doc, room: view.room, at: view.zoom === null ? fits : view.at, scale };
 }
 
 /** The frame can be brought to the edges of the stage and a little farther, not out of reach. */

@@ -16,6 +16,7 @@ import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Clip;
 import rovingglyph.scene.Cruise;
+import rovingglyph.scene.Effect;
 import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.Follow;
 import rovingglyph.scene.ForegroundCut;
@@ -229,8 +230,11 @@ final class Reframing {
     if (!c.unit().equals("px")) {
       return m;
     }
-    if (c.field().endsWith("-groundX") || c.field().endsWith("-groundY")) {
-      return ground(c, m);
+    if (isOf(c, Effect.GROUND_X)) {
+      return moved(c, m, map.e());
+    }
+    if (isOf(c, Effect.GROUND_Y)) {
+      return moved(c, m, map.f());
     }
     return following(scene, item, c, length(c, m));
   }
@@ -255,8 +259,8 @@ final class Reframing {
             f.extras()));
   }
 
-  private AnimatedValue ground(Channel c, AnimatedValue m) {
-    return moved(c, m, c.field().endsWith("-groundX") ? map.e() : map.f());
+  private static boolean isOf(Channel c, Effect.Parameter p) {
+    return c.field().endsWith("-" + p.name());
   }
 
   private AnimatedValue place(Channel c, AnimatedValue m) {

@@ -23,9 +23,15 @@ public record Trail(
     double lag,
     UnknownFields extras) {
 
+  /** What dashes and gaps come to together at least, px. */
+  private static final double LEAST_DASHES = 0.5;
+
   /** The line of a lettering that is so many times as large. */
   public Trail scaled(double k) {
-    List<Double> dashes = dash.stream().map(d -> d * k).toList();
+    double sum = dash.stream().mapToDouble(d -> d).sum();
+    // Shorter ones than that no document has.
+    double by = sum > 0 ? Math.max(k, LEAST_DASHES / sum) : k;
+    List<Double> dashes = dash.stream().map(d -> d * by).toList();
     return new Trail(colour, width * k, dashes, cap, with, lead * k, lag * k, extras);
   }
 

@@ -247,7 +247,7 @@ class CommandsTest {
       }
       return switch (schema.getString("type", "")) {
         case "number" -> Json.value(NUMBERS[r.nextInt(NUMBERS.length)]);
-        case "integer" -> Json.value(r.nextInt(4));
+        case "integer" -> Json.value(Math.max(schema.getInt("minimum", 0), 0) + r.nextInt(4));
         case "boolean" -> Json.value(r.nextBoolean());
         case "string" -> id(name, r);
         case "array" -> list(name, schema.get("items").asObject(), r);

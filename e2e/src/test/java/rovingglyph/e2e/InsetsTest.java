@@ -125,6 +125,7 @@ class InsetsTest {
     page.getByText("Open that scene").click();
     assertThat(page.getByTestId("switcher")).containsText("Kite");
     w.tab(5);
+    page.getByText("Scenes of this project").click();
     w.button("Add First scene").click();
     assertThat(page.getByText("“Kite” shows “First scene” shows “Kite”")).isVisible();
     page.getByTestId("switcher").click();

@@ -70,7 +70,7 @@ function ChooseFirst() {
   if (empty) {
     return (
       <p className="rounded-lg bg-paper p-3">
-        Words come first: add a lettering on the stage, and this sheet is about it.
+        The first words are added on the stage; then this sheet is about them.
       </p>
     );
   }

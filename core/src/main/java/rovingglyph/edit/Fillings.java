@@ -29,7 +29,8 @@ final class Fillings {
           Command.of(
               "fillLetters", "Changed a filling", List.of(ITEM, FILLING, ACROSS), Fillings::fill));
 
-  private static final List<Channel> ENDS =
+  /** Where a gradient begins and ends. */
+  static final List<Channel> ENDS =
       List.of(Channel.FROM_X, Channel.FROM_Y, Channel.TO_X, Channel.TO_Y);
 
   /** A colour that goes with the first one of a new gradient. */

@@ -15,9 +15,11 @@ import rovingglyph.geometry.Point;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Clip;
+import rovingglyph.scene.ColourField;
 import rovingglyph.scene.Cruise;
 import rovingglyph.scene.Effect;
 import rovingglyph.scene.FilledPath;
+import rovingglyph.scene.Filling;
 import rovingglyph.scene.Follow;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.GuidePath;
@@ -35,7 +37,8 @@ import rovingglyph.schema.Values;
 
 /**
  * Another frame with what was in the old one: scaled about the middle, moved with the middle, or
- * left where it was. What is in a group is scaled by its group, in whose pixels it stays.
+ * left where it was. What is in a group is scaled by its group, in whose pixels it stays. Gradients
+ * that begin and end in the frame stay with what they fill; those of a ground go with the frame.
  */
 final class Reframing {
   private enum Contents {
@@ -62,8 +65,18 @@ final class Reframing {
               List.of(WIDTH, HEIGHT, CONTENTS),
               Reframing::reframed));
 
+  private static final List<Effect.Parameter> ENDS =
+      List.of(Effect.FROM_X, Effect.FROM_Y, Effect.TO_X, Effect.TO_Y);
+
   private final Affine map;
   private final double k;
+  private final double width;
+  private final double height;
+
+  /** The old frame's sides by the new one's. */
+  private final double shareX;
+
+  private final double shareY;
 
   /** What is in no group: its pixels are those of the frame. */
   private final Set<String> outer;
@@ -71,9 +84,13 @@ final class Reframing {
   /** Copies of paths on which something in a group stays, by the path that it was on. */
   private final Map<String, String> stays = new LinkedHashMap<>();
 
-  private Reframing(Scene scene, Affine map) {
+  private Reframing(Scene scene, Affine map, double width, double height) {
     this.map = map;
     this.k = map.a();
+    this.width = width;
+    this.height = height;
+    this.shareX = scene.width() / width;
+    this.shareY = scene.height() / height;
     this.outer = new LinkedHashSet<>(scene.stack());
   }
 
@@ -84,18 +101,26 @@ final class Reframing {
     Scene out =
         FieldChanges.of(
             scene, new JsonObject().add("width", v.get(WIDTH)).add("height", v.get(HEIGHT)));
-    if (how == Contents.LEFT) {
-      return out;
-    }
     double k =
-        how == Contents.CENTRED ? 1 : Math.min(width / scene.width(), height / scene.height());
+        how == Contents.SCALED ? Math.min(width / scene.width(), height / scene.height()) : 1;
     Affine map =
-        new Affine(k, 0, 0, k, (width - k * scene.width()) / 2, (height - k * scene.height()) / 2);
-    return new Reframing(scene, map).of(out.showing(scene.shown()));
+        how == Contents.LEFT
+            ? Affine.IDENTITY
+            : new Affine(
+                k, 0, 0, k, (width - k * scene.width()) / 2, (height - k * scene.height()) / 2);
+    return new Reframing(scene, map, width, height).of(out.showing(scene.shown()));
   }
 
   private Scene of(Scene scene) {
-    Scene out = scene;
+    Scene out = map.equals(Affine.IDENTITY) ? scene : withPaths(scene);
+    for (Item i : scene.items().values()) {
+      out = out.withItem(outer.contains(i.id()) ? outer(scene, i) : inner(scene, i));
+    }
+    return out.withTemplates(scene.templates().stream().map(this::mapped).toList());
+  }
+
+  /** Those that things in groups stay on too are there twice. */
+  private Scene withPaths(Scene scene) {
     List<GuidePath> paths = new ArrayList<>();
     for (GuidePath p : scene.paths()) {
       Set<Boolean> places = places(scene, p.id());
@@ -110,11 +135,7 @@ final class Reframing {
         paths.add(p.with(p.label().named(copy, p.name() + " (in its group)")));
       }
     }
-    out = out.withPaths(paths);
-    for (Item i : scene.items().values()) {
-      out = out.withItem(outer.contains(i.id()) ? outer(scene, i) : inner(scene, i));
-    }
-    return out.withTemplates(scene.templates().stream().map(this::mapped).toList());
+    return scene.withPaths(paths);
   }
 
   /** In whose pixels a path is used: true for those of the frame, false for those of a group. */
@@ -140,8 +161,7 @@ final class Reframing {
   }
 
   private Item outer(Scene scene, Item item) {
-    Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
-    item.values().forEach((c, m) -> values.put(c, mapped(scene, item, c, m)));
+    Map<Channel, AnimatedValue> values = values(scene, item);
     ItemProperties p = item.properties();
     if (p.ride() != null) {
       Ride r = p.ride();
@@ -163,6 +183,12 @@ final class Reframing {
     return out instanceof ForegroundCut c ? inSource(scene, c) : out;
   }
 
+  private Map<Channel, AnimatedValue> values(Scene scene, Item item) {
+    Map<Channel, AnimatedValue> out = new LinkedHashMap<>();
+    item.values().forEach((c, m) -> out.put(c, mapped(scene, item, c, m)));
+    return out;
+  }
+
   private Lettering scaled(Lettering l) {
     return new Lettering(
         l.properties(),
@@ -180,7 +206,7 @@ final class Reframing {
 
   /** What is in a group keeps its pixels; only a path that is used outside too is another one. */
   private Item inner(Scene scene, Item item) {
-    Item out = item;
+    Item out = item.with(item.properties(), values(scene, item));
     Clip clip = item.properties().clip();
     Ride ride = item.properties().ride();
     if (clip != null && stays.containsKey(clip.path())) {
@@ -191,23 +217,12 @@ final class Reframing {
       out = out.with(out.properties().carried(ride.on(stays.get(ride.path()))), out.values());
     }
     if (out instanceof Lettering l) {
-      Lettering on = l.on(stays.getOrDefault(l.path(), l.path()), l.seat());
-      Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
-      on.values().forEach((c, m) -> values.put(c, following(scene, l, c, m)));
-      return on.with(values);
+      return l.on(stays.getOrDefault(l.path(), l.path()), l.seat());
     }
     if (out instanceof FilledPath f) {
       return f.on(stays.getOrDefault(f.path(), f.path()));
     }
-    if (out instanceof ForegroundCut c) {
-      // Its edge is measured by its path, wherever it stands itself.
-      ForegroundCut cut = inSource(scene, c);
-      for (Channel channel : List.of(Channel.CUT_EDGE, Channel.GROW)) {
-        cut = cut.with(channel, length(channel, cut.movable(channel)));
-      }
-      return cut;
-    }
-    return out;
+    return out instanceof ForegroundCut c ? inSource(scene, c) : out;
   }
 
   /** Its path is mapped, and so are the pixels of words and shapes in no group. */
@@ -219,66 +234,89 @@ final class Reframing {
     return c.in(mapped ? map.times(back) : back);
   }
 
-  private AnimatedValue mapped(Scene scene, Item item, Channel c, AnimatedValue m) {
+  /** How a value of an item becomes another number: so many times it, and so much more. */
+  private record Rule(double factor, double more) {
+    static final Rule STAYS = new Rule(1, 0);
+  }
+
+  private Rule rule(Item item, Channel c) {
+    boolean here = outer.contains(item.id());
+    if (isOfFrame(item, c)) {
+      boolean across = across(c);
+      double share = across ? shareX : shareY;
+      double more = across ? map.e() / width : map.f() / height;
+      return here ? new Rule(k * share, 100 * more) : new Rule(share, 0);
+    }
+    // The edge of a cut is measured by its path, wherever the cut itself stands.
+    if (c == Channel.CUT_EDGE || c == Channel.GROW) {
+      return new Rule(k, 0);
+    }
+    if (!here) {
+      return Rule.STAYS;
+    }
     if (item instanceof Transformed && (c == Channel.X || c == Channel.Y)) {
-      return place(c, m);
+      return new Rule(k, c == Channel.X ? map.e() : map.f());
     }
     if (item instanceof Transformed && !item.appearance().contains(c)) {
       // Its scale does the rest: what else it has is in its own pixels.
-      return c == Channel.SCALE ? length(c, m) : m;
+      return c == Channel.SCALE ? new Rule(k, 0) : Rule.STAYS;
     }
     if (!c.unit().equals("px")) {
-      return m;
+      return Rule.STAYS;
     }
-    if (isOf(c, Effect.GROUND_X)) {
-      return moved(c, m, map.e());
-    }
-    if (isOf(c, Effect.GROUND_Y)) {
-      return moved(c, m, map.f());
-    }
-    return following(scene, item, c, length(c, m));
+    return new Rule(k, isOf(c, Effect.GROUND_X) ? map.e() : isOf(c, Effect.GROUND_Y) ? map.f() : 0);
   }
 
-  /** What is followed may be in other pixels than what follows. */
-  private AnimatedValue following(Scene scene, Item item, Channel c, AnimatedValue m) {
-    Follow f = m.follow();
-    if (f == null || !c.unit().equals("px")) {
-      return m;
+  /** Whether a value is a share of the frame, which is another one now. */
+  private boolean isOfFrame(Item item, Channel c) {
+    if (ENDS.stream().anyMatch(p -> isOf(c, p))) {
+      return true;
     }
-    boolean here = outer.contains(item.id());
-    boolean there = scene.item(f.lettering()) == null || outer.contains(f.lettering());
-    double factor = here == there ? 1 : here ? k : 1 / k;
-    double offset = here ? k : 1;
-    return m.with(
-        new Follow(
-            f.lettering(),
-            f.factor() * factor,
-            f.delay(),
-            f.offset() * offset,
-            f.source(),
-            f.extras()));
+    if (!Fillings.ENDS.contains(c)) {
+      return false;
+    }
+    if (item instanceof ColourField f) {
+      // In no group it is a ground, which goes with the frame.
+      return f.area() == ColourField.Area.FRAME && !outer.contains(f.id());
+    }
+    return item instanceof Lettering l && l.filling().across() == Filling.Across.FRAME;
+  }
+
+  private static boolean across(Channel c) {
+    return c == Channel.FROM_X
+        || c == Channel.TO_X
+        || isOf(c, Effect.FROM_X)
+        || isOf(c, Effect.TO_X);
   }
 
   private static boolean isOf(Channel c, Effect.Parameter p) {
     return c.field().endsWith("-" + p.name());
   }
 
-  private AnimatedValue place(Channel c, AnimatedValue m) {
-    return moved(c, m, c == Channel.X ? map.e() : map.f());
+  private AnimatedValue mapped(Scene scene, Item item, Channel c, AnimatedValue m) {
+    Rule rule = rule(item, c);
+    AnimatedValue out = rule.equals(Rule.STAYS) ? m : mapped(c, m, rule);
+    Follow f = m.follow();
+    if (f == null) {
+      return out;
+    }
+    // What is followed may become other numbers than what follows.
+    Item followed = scene.item(f.lettering());
+    Rule there = followed == null ? rule : rule(followed, c);
+    double factor = f.factor() * rule.factor() / there.factor();
+    double offset = rule.factor() * f.offset() + rule.more() - factor * there.more();
+    return out.with(new Follow(f.lettering(), factor, f.delay(), offset, f.source(), f.extras()));
   }
 
-  private AnimatedValue length(Channel c, AnimatedValue m) {
-    return moved(c, m, 0);
-  }
-
-  /** Times the scale, and so much more; never beyond what the value may be. */
-  private AnimatedValue moved(Channel c, AnimatedValue m, double more) {
-    AnimatedValue out = m.mapped(v -> c.clamp(v * k + more));
+  /** By a rule, but never beyond what the value may be. */
+  private static AnimatedValue mapped(Channel c, AnimatedValue m, Rule rule) {
+    double factor = rule.factor();
+    AnimatedValue out = m.mapped(v -> c.clamp(v * factor + rule.more()));
     Cruise cruise = m.cruise();
     if (cruise != null && cruise.pace() == Cruise.Pace.PER_SECOND) {
-      out = out.with(Cruise.of(cruise.pace(), cruise.amount() * k, cruise.extras()));
+      out = out.with(Cruise.of(cruise.pace(), cruise.amount() * factor, cruise.extras()));
     }
-    return m.sway() == null ? out : out.with(m.sway().times(k));
+    return m.sway() == null ? out : out.with(m.sway().times(factor));
   }
 
   private GuidePath mapped(GuidePath path) {
@@ -289,8 +327,8 @@ final class Reframing {
     s.numbers()
         .forEach(
             (c, m) -> {
-              boolean at = c == Channel.X || c == Channel.Y;
-              numbers.put(c, at ? place(c, m) : c.unit().equals("px") ? length(c, m) : m);
+              double more = c == Channel.X ? map.e() : c == Channel.Y ? map.f() : 0;
+              numbers.put(c, c.unit().equals("px") ? mapped(c, m, new Rule(k, more)) : m);
             });
     return new ShapePath(s.label(), s.kind(), numbers, s.flipped(), s.reversed());
   }

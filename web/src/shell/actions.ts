@@ -11,6 +11,7 @@ import {
 } from '../state/clipboard';
 import { showFind, showHelp } from '../state/dialogs';
 import {
+  pathOf,
   applyEdit,
   redo,
   TAB_NAMES,
@@ -27,6 +28,7 @@ import {
   addColourField,
   cueHere,
   addLettering,
+  addOnThisPath,
   groupChosen,
   removeItems,
   restack,
@@ -153,6 +155,12 @@ export const CHOSEN_ACTIONS: Action[] = [
     group: 'Items',
     run: () => restack(id()),
     when: isChosen,
+  },
+  {
+    label: 'Add words on the same path',
+    group: 'Items',
+    run: addOnThisPath,
+    when: () => pathOf(state()) !== undefined,
   },
 ];
 

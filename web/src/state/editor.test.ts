@@ -14,7 +14,7 @@ import {
 } from './editor';
 import { changeLettering, changeScene, setValue, toggleFlag } from './values';
 import { onFrame } from '../core/core';
-import { addLettering, removeItems, restack } from './itemActions';
+import { addLettering, addOnThisPath, removeItems, restack } from './itemActions';
 import { addPath } from './paths';
 import { useNotices } from './notices';
 
@@ -125,9 +125,11 @@ describe('values', () => {
 });
 
 describe('making', () => {
-  it('adds a lettering on the path of the chosen one, and on a circle where there is none', async () => {
-    addLettering();
+  it('adds a lettering on a path of its own, and on the same one where that is asked', async () => {
+    addOnThisPath();
     expect(letteringsOf(state().doc)[1]?.path).toBe('p');
+    addLettering();
+    expect(letteringsOf(state().doc)[2]?.path).toBe(state().doc!.paths[1]?.id);
     showScene('empty', 'project', scene({ paths: [], items: [], stack: [] }));
     addLettering();
     expect(state().doc!.paths[0]?.kind).toBe('circle');

@@ -5,11 +5,18 @@ import { notify } from './notices';
 
 export const newId = () => crypto.randomUUID().slice(0, 8);
 
-/** Adds a lettering on the chosen path, the last one, or a new circle, and opens Words. */
+/** Adds a lettering on the path chosen as such, else on one of its own, and opens Words. */
 export function addLettering(): void {
-  const state = useEditor.getState();
+  addWords(useEditor.getState().pathId ?? '');
+}
+
+/** Adds a lettering on the path that the sheets are about. */
+export function addOnThisPath(): void {
+  addWords(pathOf(useEditor.getState())?.id ?? '');
+}
+
+function addWords(on: string): void {
   const id = newId();
-  const on = pathOf(state)?.id ?? '';
   applyEdit({ op: 'addLettering', id, on, circle: newId() });
   select(id);
   useEditor.setState({ tab: 'words' });

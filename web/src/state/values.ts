@@ -36,7 +36,7 @@ export function toggleFlag(id: string, flag: 'hidden' | 'locked'): void {
  * own only those go to the others that are new.
  */
 export function changeChosen(id: string, parts: Partial<Lettering>, merge = ''): Problem[] {
-  return applyEdit({ op: 'change', items: chosenWith(id), fields: withNulls(parts) }, merge);
+  return applyEdit({ op: 'change', items: changing(id), fields: withNulls(parts) }, merge);
 }
 
 /** All chosen letterings with other fields of one of their parts; what is left out stays. */
@@ -46,7 +46,7 @@ export function changePart<P extends 'seat' | 'rows' | 'phrases'>(
   fields: Partial<NonNullable<Lettering[P]>>,
   merge = '',
 ): Problem[] {
-  return applyEdit({ op: 'change', items: chosenWith(id), fields: withNulls(fields), part }, merge);
+  return applyEdit({ op: 'change', items: changing(id), fields: withNulls(fields), part }, merge);
 }
 
 /** Settings of the scene, such as its size. */
@@ -58,6 +58,12 @@ export function changeScene(parts: Partial<SceneDoc>, merge = ''): Problem[] {
 export function chosenWith(item: string): string[] {
   const { selected, also } = useEditor.getState();
   return item === selected ? [item, ...also] : [item];
+}
+
+/** The same without others that are locked. */
+function changing(item: string): string[] {
+  const { doc } = useEditor.getState();
+  return chosenWith(item).filter((i) => i === item || !isLocked(doc, i));
 }
 
 /** When an item is there, and all that are chosen with it: seconds, null for no limit. */

@@ -25,7 +25,9 @@ export function SeatSheet({ lettering }: { lettering: Lettering }) {
   const each = (edit: (item: string, time: number) => Edit) => {
     const { time } = useEditor.getState();
     beginGesture();
-    all().forEach((item) => applyEdit(edit(item, time), `${id}.${edit(item, time).op}`));
+    all()
+      .map((item) => edit(item, time))
+      .forEach((e) => applyEdit(e, `${id}.${e.op}`));
     endGesture();
   };
   const put = (parts: Partial<Seat>, merge = '') => changePart(id, 'seat', parts, merge);
@@ -81,10 +83,24 @@ export function SeatSheet({ lettering }: { lettering: Lettering }) {
           ]}
           onChange={(side) => each((item, time) => ({ op: 'side', item, side, time }))}
         />
+        <Segments
+          label="At the line"
+          value={shared((l) => l.seat.baseline ?? 'alphabetic')}
+          options={[
+            { value: 'alphabetic', label: 'Stand', detail: 'Letters stand on the line' },
+            { value: 'central', label: 'Centre', detail: 'The line runs through their middle' },
+            {
+              value: 'hanging',
+              label: 'Hang',
+              detail: 'Letters hang from the line: below it and upright where it runs to the right',
+            },
+          ]}
+          onChange={(baseline) => put({ baseline })}
+        />
         <button
           type="button"
           className="btn mb-1.5 w-full"
-          title="Chooses the side on which the words stand upright where they are now"
+          title="Brings the words upright where they are now: further round a closed path, else on the other side"
           onClick={() => each((item, time) => ({ op: 'readable', item, time }))}
         >
           <BookOpenCheck className="size-4" /> Make it readable

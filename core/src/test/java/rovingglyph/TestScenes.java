@@ -81,7 +81,7 @@ public final class TestScenes {
             List<Cluster.Glyph> glyphs = c == ' ' ? List.of() : List.of(new Cluster.Glyph(0, 0, 0));
             clusters.add(new Cluster(String.valueOf(c), i, ADVANCE, glyphs, "", false));
           }
-          return new ShapedRun(text, clusters, List.of(BOX), 0.8, 0.2, 0.5, false, false);
+          return new ShapedRun(text, clusters, List.of(BOX), 0.8, 0.2, 0.5, 0.7, false, false);
         });
   }
 

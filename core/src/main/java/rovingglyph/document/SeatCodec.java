@@ -95,6 +95,13 @@ final class SeatCodec {
                   + " that letters swing round the corner, or exactly as the path does at the middle"
                   + " of its advance, the rule of SVG 2");
 
+  private static final Field<SeatDocument, Seat.Baseline> BASELINE =
+      field("baseline", Types.choice(Seat.Baseline.values()), (SeatDocument d) -> d.seat.baseline())
+          .usual(Seat.Baseline.ALPHABETIC)
+          .about(
+              "which line of the letters runs along the path: the one they stand on, the middle of"
+                  + " capitals, or the top of capitals, from which they hang");
+
   private static final List<Field<SeatDocument, AnimatedValue>> VALUES =
       AnimatedType.writing(
           List.of(
@@ -107,7 +114,7 @@ final class SeatCodec {
   static final Schema<SeatDocument> SCHEMA =
       Schema.<SeatDocument>named("Seat")
           .with(ALIGN, SIDE, ORIENTATION, METHOD, ENDS, FIT, SPREAD_BY, OVERLONG, SEAM_GAP)
-          .with(EVEN_SPACING, LEAST_GAP, RESHAPE, PIN, CORNERS)
+          .with(EVEN_SPACING, LEAST_GAP, RESHAPE, PIN, CORNERS, BASELINE)
           .with(VALUES)
           .keeping(d -> d.seat.extras())
           .made(
@@ -128,6 +135,7 @@ final class SeatCodec {
                           v.get(RESHAPE),
                           v.get(PIN),
                           v.get(CORNERS),
+                          v.get(BASELINE),
                           v.rest()),
                       AnimatedType.collected(v, VALUES)));
 

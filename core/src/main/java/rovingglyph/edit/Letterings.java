@@ -21,10 +21,8 @@ import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.LetterEffects;
 import rovingglyph.scene.Lettering;
-import rovingglyph.scene.PathLabel;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
-import rovingglyph.scene.ShapeKind;
 import rovingglyph.scene.Typesetting;
 import rovingglyph.scene.UnknownFields;
 import rovingglyph.schema.Field;
@@ -62,17 +60,21 @@ final class Letterings {
   private Letterings() {}
 
   /**
-   * A new lettering {@code id} on top of the stack, on the path {@code on}, else on the last one,
-   * else on a new circle {@code circle}. Its size is a tenth of the frame's lesser side.
+   * A new lettering {@code id} on top of the stack, on the path {@code on}, else on the last one if
+   * nothing has that yet, else on a new circle {@code circle}: with its middle in the middle of the
+   * path where it reads on there. Its size is a tenth of the frame's lesser side.
    */
   static Scene add(Scene scene, Values v) {
     Scene s = scene;
-    String on = v.get(ON_IF_THERE);
-    if (s.path(on) == null && s.paths().isEmpty()) {
-      PathLabel label = new PathLabel(v.get(CIRCLE), ShapeKind.CIRCLE.word() + " 1");
-      s = s.adding(NewPaths.shape(ShapeKind.CIRCLE, label, s.width(), s.height()));
+    GuidePath path = s.path(v.get(ON_IF_THERE));
+    if (path == null && !s.paths().isEmpty()) {
+      GuidePath last = s.paths().get(s.paths().size() - 1);
+      path = StartCircles.isUsed(s, last.id()) ? null : last;
     }
-    String path = s.path(on) != null ? on : s.paths().get(s.paths().size() - 1).id();
+    if (path == null) {
+      path = StartCircles.next(s, v.get(CIRCLE));
+      s = s.adding(path);
+    }
     String id = v.get(ID);
     Lettering added =
         new Lettering(
@@ -81,13 +83,18 @@ final class Letterings {
             "bricolage-grotesque",
             "",
             Typesetting.PLAIN,
-            path,
-            Seat.AT_START,
+            path.id(),
+            Seat.AT_START.aligned(align(GuideContour.of(path))),
             LetterEffects.PLAIN,
             Filling.PLAIN,
             startValues(Math.round(Math.min(s.width(), s.height()) * 0.1)),
             UnknownFields.NONE);
     return s.withItem(added).stacked(id);
+  }
+
+  private static Seat.TextAnchor align(Contour c) {
+    boolean middle = c.at(c.length() / 2).tangent().x() >= 0;
+    return middle || c.at(0).tangent().x() < 0 ? Seat.TextAnchor.MIDDLE : Seat.TextAnchor.START;
   }
 
   private static Map<Channel, AnimatedValue> startValues(double size) {

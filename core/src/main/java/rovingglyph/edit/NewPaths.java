@@ -121,7 +121,10 @@ public final class NewPaths {
     return shape(kind, label, scene.width(), scene.height());
   }
 
-  /** A shape in the middle of a frame, as large as its lesser side asks for, in whole px. */
+  /**
+   * A shape in the middle of a frame, as large as its lesser side asks for, in whole px. What comes
+   * round starts at its lowest, so that the middle of the text is upright at the top.
+   */
   public static ShapePath shape(ShapeKind kind, PathLabel label, double width, double height) {
     double k = Math.min(width, height) / 1000;
     Map<Channel, AnimatedValue> numbers = new LinkedHashMap<>();
@@ -131,7 +134,36 @@ public final class NewPaths {
     }
     numbers.put(Channel.X, new AnimatedValue(width / 2));
     numbers.put(Channel.Y, new AnimatedValue(height / 2));
+    ShapePath made = new ShapePath(label, kind, numbers, false, false);
+    if (!kind.closed()) {
+      return made;
+    }
+    Contour c = GuideContour.of(made);
+    double share = lowest(c, width / 2) / c.length();
+    // A circle's start is an angle, clockwise from the right.
+    Channel start = kind == ShapeKind.CIRCLE ? Channel.START_ANGLE : Channel.START;
+    double at = kind == ShapeKind.CIRCLE ? 360 * share - 90 : 100 * share;
+    numbers.put(start, new AnimatedValue(Math.round(at * 100) / 100.0));
     return new ShapePath(label, kind, numbers, false, false);
+  }
+
+  /** Distance along a contour where it is below its middle. */
+  private static double lowest(Contour c, double middle) {
+    int n = 4096;
+    double best = 0;
+    double y = Double.NEGATIVE_INFINITY;
+    for (int i = 0; i < n; i++) {
+      double from = c.length() * i / n;
+      double to = c.length() * (i + 1) / n;
+      double before = c.at(from).point().x() - middle;
+      double after = c.at(to).point().x() - middle;
+      Point low = c.at(from).point();
+      if (before * after <= 0 && before != after && low.y() > y) {
+        y = low.y();
+        best = from + (to - from) * before / (before - after);
+      }
+    }
+    return best;
   }
 
   private static GuidePath given(Scene scene, Values v) {

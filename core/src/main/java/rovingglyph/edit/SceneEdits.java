@@ -28,7 +28,8 @@ public final class SceneEdits {
    */
   public static Scene apply(Scene scene, PreparedScene prepared, String edit) {
     JsonObject e = Json.parse(edit).asObject();
-    Scene out = command(e).apply(new Command.Target(scene, prepared), e);
+    Scene out =
+        StartCircles.tidied(scene, command(e).apply(new Command.Target(scene, prepared), e));
     if (PinCheck.isCircular(out)) {
       throw new IllegalArgumentException("Footage cannot be held by what holds to it");
     }

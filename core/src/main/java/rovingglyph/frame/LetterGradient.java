@@ -50,7 +50,7 @@ final class LetterGradient {
       }
       case LETTER -> {
         Letter letter = row.letters().get(p.letter());
-        yield new Point(p.back() + letter.cluster().advance() * x, y - TOP);
+        yield new Point(p.back() + letter.cluster().advance() * x, y - TOP - row.lift());
       }
       case RUN -> {
         // A placement's own distance is brought round.

@@ -73,8 +73,9 @@ public final class PathMarks {
    */
   public static List<Contour> tight(PreparedLettering l, SeatValues v) {
     Contour c = l.seating(v).contour();
-    double top = l.text().ascent() * v.size() + v.baselineShift();
-    double wide = OUTER * v.size() - v.baselineShift();
+    double shift = l.text().lift() * v.size() + v.baselineShift();
+    double top = l.text().ascent() * v.size() + shift;
+    double wide = OUTER * v.size() - shift;
     double step = Math.max(1, Math.min(6, v.size() / 10));
     List<Contour> out = new ArrayList<>();
     for (int i = 0; i < c.segments().size(); i++) {

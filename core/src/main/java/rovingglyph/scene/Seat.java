@@ -11,6 +11,7 @@ package rovingglyph.scene;
  * @param pin distance along the path's own direction that is the resting point, in place of the
  *     room's; null for none. It stays on its spot of the path when another part is edited.
  * @param corners how letters turn at corners of the path
+ * @param baseline which line of the letters runs along the path
  */
 public record Seat(
     TextAnchor align,
@@ -27,6 +28,7 @@ public record Seat(
     Reshape reshape,
     Double pin,
     Corners corners,
+    Baseline baseline,
     UnknownFields extras) {
 
   /** At the start of the path, on its left, turning with it. */
@@ -46,6 +48,7 @@ public record Seat(
           Reshape.KEEP_SHARE,
           null,
           Corners.BLEND,
+          Baseline.ALPHABETIC,
           UnknownFields.NONE);
 
   /** Which part of the text meets the resting point (SVG text-anchor). */
@@ -119,37 +122,46 @@ public record Seat(
     EXACT
   }
 
+  /** The line of the letters that runs along the path (CSS dominant-baseline). */
+  public enum Baseline {
+    /** On which they stand. */
+    ALPHABETIC,
+    /** Half as high as capitals. */
+    CENTRAL,
+    /** As high as capitals: letters hang from the path. */
+    HANGING
+  }
+
   /** The share of the path's length, or the distance in px. */
   public enum Reshape {
     KEEP_SHARE,
     KEEP_DISTANCE
   }
 
+  /** The seat with another part of the text at the resting point. */
+  public Seat aligned(TextAnchor newAlign) {
+    return with(newAlign, side, 1, pin);
+  }
+
   /** The seat with another resting point, px along the path; null for that of the room. */
   public Seat pinned(Double newPin) {
-    return new Seat(
-        align,
-        side,
-        orientation,
-        method,
-        ends,
-        fit,
-        spreadBy,
-        overlong,
-        seamGap,
-        evenSpacing,
-        leastGap,
-        reshape,
-        newPin,
-        corners,
-        extras);
+    return with(align, side, 1, newPin);
   }
 
   /** The seat of a lettering that is so many times as large, with its path. */
   public Seat scaled(double k) {
+    return with(align, side, k, pin == null ? null : pin * k);
+  }
+
+  /** The seat on the other side, or on the same. */
+  public Seat on(Side newSide) {
+    return with(align, newSide, 1, pin);
+  }
+
+  private Seat with(TextAnchor newAlign, Side newSide, double k, Double newPin) {
     return new Seat(
-        align,
-        side,
+        newAlign,
+        newSide,
         orientation,
         method,
         ends,
@@ -160,28 +172,9 @@ public record Seat(
         evenSpacing,
         leastGap * k,
         reshape,
-        pin == null ? null : pin * k,
+        newPin,
         corners,
-        extras);
-  }
-
-  /** The seat on the other side, or on the same. */
-  public Seat on(Side newSide) {
-    return new Seat(
-        align,
-        newSide,
-        orientation,
-        method,
-        ends,
-        fit,
-        spreadBy,
-        overlong,
-        seamGap,
-        evenSpacing,
-        leastGap,
-        reshape,
-        pin,
-        corners,
+        baseline,
         extras);
   }
 }

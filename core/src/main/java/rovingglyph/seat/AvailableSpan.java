@@ -54,7 +54,10 @@ record AvailableSpan(
     /** With the ruler at the height of type of a size. */
     AvailableSpan on(double rulerSize) {
       Seat seat = lettering.seat();
-      double height = seat.evenSpacing() ? v.baselineShift() + rulerSize * text.xHeight() / 2 : 0;
+      double height =
+          seat.evenSpacing()
+              ? v.baselineShift() + rulerSize * (text.xHeight() / 2 + text.lift())
+              : 0;
       Ruler ruler = track.ruler(height);
       double seam = track.round() ? seat.seamGap() : 0;
       double start = ruler.measure(v.startMargin() + seam / 2);

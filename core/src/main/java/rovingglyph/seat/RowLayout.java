@@ -109,6 +109,11 @@ public final class RowLayout {
     return v;
   }
 
+  /** How far above the path the line is that the letters stand on, em. */
+  public double lift() {
+    return text.lift();
+  }
+
   /** The letters of the row, in reading order. */
   public List<Letter> letters() {
     return room.row().letters();

@@ -102,7 +102,7 @@ public final class Compositor {
     }
     SetText.Source source =
         new SetText.Source(
-            lettering.text(), lettering.setting(), requests, shaped, outlines.size());
+            lettering.text(), lettering.setting(), requests, shaped, lift(shaped), outlines.size());
     Map<String, ShapedRun> runs = new HashMap<>();
     Map<ShapedRun, Integer> bases = new java.util.IdentityHashMap<>();
     for (int i = 0; i < shaped.size(); i++) {
@@ -113,16 +113,29 @@ public final class Compositor {
         outlines.addAll(run.outlines());
       }
     }
-    return before != null && before.isOf(source) ? before : new Work(runs, bases).text(source);
+    return before != null && before.isOf(source)
+        ? before
+        : new Work(runs, bases, source.lift()).text(source);
+  }
+
+  private double lift(List<ShapedRun> shaped) {
+    double height = shaped.get(0).capHeight();
+    return switch (lettering.seat().baseline()) {
+      case ALPHABETIC -> 0;
+      case CENTRAL -> -height / 2;
+      case HANGING -> -height;
+    };
   }
 
   /** One composition. */
   private final class Work {
     private final Map<String, ShapedRun> runs;
     private final Map<ShapedRun, Integer> bases;
+    private final double lift;
     private final Rules rules = new Rules(lettering.setting().rules());
 
-    Work(Map<String, ShapedRun> runs, Map<ShapedRun, Integer> bases) {
+    Work(Map<String, ShapedRun> runs, Map<ShapedRun, Integer> bases, double lift) {
+      this.lift = lift;
       this.runs = runs;
       this.bases = bases;
     }
@@ -181,7 +194,8 @@ public final class Compositor {
           run = plain;
         }
         Cluster c = run.clusters().get(i);
-        out.add(new Letter(c, run, bases.get(run), fill, scale, samples(sampled, i, c, own)));
+        List<AxisSamples> moving = samples(sampled, i, c, own);
+        out.add(new Letter(c.lifted(lift), run, bases.get(run), fill, scale, moving));
       }
       return out;
     }
@@ -203,7 +217,7 @@ public final class Compositor {
             List<Cluster> clusters = new ArrayList<>();
             for (ShapedRun run : runs) {
               if (run.clusters().size() > i && alike(run.clusters().get(i), c)) {
-                clusters.add(run.clusters().get(i));
+                clusters.add(run.clusters().get(i).lifted(lift));
               }
             }
             if (!own.containsKey(tag) && clusters.size() == runs.size()) {

@@ -18,6 +18,7 @@ public final class SetText {
   /**
    * All that it is set from.
    *
+   * @param lift how far the letters are moved up from the line they stand on, em
    * @param base index of the first of its outlines among the scene's
    */
   record Source(
@@ -25,6 +26,7 @@ public final class SetText {
       Typesetting setting,
       List<RunRequest> requests,
       List<ShapedRun> runs,
+      double lift,
       int base) {}
 
   private final List<List<Letter>> phrases;
@@ -49,6 +51,7 @@ public final class SetText {
   boolean isOf(Source other) {
     boolean same =
         source.base == other.base
+            && source.lift == other.lift
             && source.text.equals(other.text)
             && source.setting.equals(other.setting)
             && source.requests.equals(other.requests);
@@ -66,6 +69,11 @@ public final class SetText {
   /** Height of small letters without ascenders, em. */
   public double xHeight() {
     return first.xHeight();
+  }
+
+  /** How far above the path the line is that the letters stand on, em. */
+  public double lift() {
+    return source.lift;
   }
 
   /** Whether another face stands in for the one that was asked for. */

@@ -20,6 +20,13 @@ public record Cluster(
     return new Cluster(" ", 0, advance, List.of(), "", false);
   }
 
+  /** The same with its glyphs so many em higher. */
+  public Cluster lifted(double ems) {
+    List<Glyph> higher =
+        glyphs.stream().map(g -> new Glyph(g.outline(), g.dx(), g.dy() - ems)).toList();
+    return new Cluster(text, start, advance, higher, borrowed, missing);
+  }
+
   /** Whether it is white space. */
   public boolean isSpace() {
     return text.isBlank();

@@ -11,6 +11,7 @@ import java.util.List;
  * @param ascent of the asked face, em above the baseline
  * @param descent em below the baseline, positive
  * @param xHeight height of a letter x of the asked face, em
+ * @param capHeight height of the capitals, or of ascenders where these are higher, em
  * @param faceMissing whether there is no such face, and the fallback stands in for all of it
  * @param rightToLeft whether the text reads from its right end
  */
@@ -21,5 +22,6 @@ public record ShapedRun(
     double ascent,
     double descent,
     double xHeight,
+    double capHeight,
     boolean rightToLeft,
     boolean faceMissing) {}

@@ -35,6 +35,7 @@ public final class ShapedRunCodec {
         .add("ascent", run.ascent())
         .add("descent", run.descent())
         .add("xHeight", run.xHeight())
+        .add("capHeight", run.capHeight())
         .add("rightToLeft", run.rightToLeft())
         .add("faceMissing", run.faceMissing());
   }
@@ -71,6 +72,7 @@ public final class ShapedRunCodec {
         o.getDouble("ascent", 0),
         o.getDouble("descent", 0),
         o.getDouble("xHeight", 0.5),
+        o.getDouble("capHeight", 0.7),
         o.getBoolean("rightToLeft", false),
         o.getBoolean("faceMissing", false));
   }

@@ -284,7 +284,7 @@ class PathOpsTest {
     Scene s = edit(empty, "addLettering", "\"id\":\"n\",\"circle\":\"c\"");
     assertThat(lettering(s).path()).isEqualTo("c");
     assertThat(lettering(s).movable(Channel.SIZE).base()).isEqualTo(50);
-    Scene more = edit(scene(LINE, ""), "addLettering", "\"id\":\"n\",\"circle\":\"c\"");
+    Scene more = edit(scene(LINE, ""), "addLettering", "\"id\":\"n\",\"on\":\"p\"");
     assertThat(more.letterings().get(1).path()).isEqualTo("p");
     assertThat(SceneCodec.read(SceneCodec.write(more)).stack()).endsWith("n");
   }

@@ -34,6 +34,7 @@ class ProofTest {
             0.8,
             0.2,
             0.5,
+            0.7,
             false,
             false);
     List<String> found =

@@ -219,7 +219,7 @@ class FitTest {
   void textThatReadsFromTheRightBeginsAtTheRightEnd() {
     ShapedRun left = TestScenes.run(RunRequest.plain("f", Map.of(), "abcd", true));
     ShapedRun right =
-        new ShapedRun("abcd", left.clusters(), left.outlines(), 0.8, 0.2, 0.5, true, false);
+        new ShapedRun("abcd", left.clusters(), left.outlines(), 0.8, 0.2, 0.5, 0.7, true, false);
     for (String align : List.of("start", "end")) {
       PreparedLettering l =
           Preparation.prepare(

@@ -75,6 +75,7 @@ class TypeTest {
             0.9,
             0.3,
             0.48,
+            0.72,
             true,
             false);
     ShapedRun back = ShapedRunCodec.read(ShapedRunCodec.write(run).toString());
@@ -82,7 +83,8 @@ class TypeTest {
     assertThat(back.outlines().get(0).data()).isEqualTo("M0 0L1 1");
     assertThat(back)
         .isEqualTo(
-            new ShapedRun("fi ", run.clusters(), back.outlines(), 0.9, 0.3, 0.48, true, false));
+            new ShapedRun(
+                "fi ", run.clusters(), back.outlines(), 0.9, 0.3, 0.48, 0.72, true, false));
     assertThatThrownBy(() -> ShapedRunCodec.read("{}")).isInstanceOf(RuntimeException.class);
   }
 }

@@ -222,6 +222,7 @@ final class RandomScenes {
 
   private String lettering(String id) {
     String[] faces = {"fraunces", "bricolage-grotesque", "pacifico", "comfortaa"};
+    String[] baselines = {"alphabetic", "hanging", "alphabetic", "central", "alphabetic"};
     String trail =
         random.nextInt(3) == 0
             ? ",\"trail\":{\"colour\":\"%s\",\"width\":%d,\"dash\":[%d,4],\"cap\":\"round\"}"
@@ -229,7 +230,7 @@ final class RandomScenes {
             : "";
     return """
         {"kind":"lettering","id":"%s","text":"%s","path":"p%d","face":"%s","size":%s,"fill":"%s",
-         "opacity":%s,"rotation":%s,"tracking":%s,"seat":{"method":"%s","pathOffset":%s}%s%s%s}"""
+         "opacity":%s,"rotation":%s,"tracking":%s,"seat":{"method":"%s","baseline":"%s","pathOffset":%s}%s%s%s}"""
         .formatted(
             id,
             random.nextBoolean() ? "kites aloft & away" : "Saltmarsh",
@@ -241,6 +242,7 @@ final class RandomScenes {
             value(-30, 30),
             value(-0.05, 0.2),
             random.nextInt(3) == 0 ? "bent" : "rigid",
+            baselines[Math.floorMod(id.hashCode() + seed, baselines.length)],
             value(-60, 120),
             trail,
             filling(),

@@ -22,6 +22,7 @@ final class FontInstance {
   private final Face face;
   private final long font;
   private Double xHeight;
+  private Double capHeight;
   private final double unit;
   private final Map<Integer, Outline> outlines = new HashMap<>();
 
@@ -107,14 +108,26 @@ final class FontInstance {
   /** Height of a letter x, em; half an em where the face has none. */
   double xHeight() {
     if (xHeight == null) {
-      try (MemoryStack stack = MemoryStack.stackPush()) {
-        IntBuffer glyph = stack.mallocInt(1);
-        boolean has = hb_font_get_nominal_glyph(font, 'x', glyph);
-        xHeight = has ? -outline(glyph.get(0)).bounds().top() : 0.5;
-        xHeight = xHeight > 0.05 && xHeight < 2 ? xHeight : 0.5;
-      }
+      xHeight = height('x', 0.5);
     }
     return xHeight;
+  }
+
+  /** Height of an H or a d, whichever is higher, em; 0.7 where the face has none. */
+  double capHeight() {
+    if (capHeight == null) {
+      capHeight = Math.max(height('H', 0.7), height('d', 0));
+    }
+    return capHeight;
+  }
+
+  private double height(char letter, double otherwise) {
+    try (MemoryStack stack = MemoryStack.stackPush()) {
+      IntBuffer glyph = stack.mallocInt(1);
+      boolean has = hb_font_get_nominal_glyph(font, letter, glyph);
+      double height = has ? -outline(glyph.get(0)).bounds().top() : otherwise;
+      return height > 0.05 && height < 2 ? height : otherwise;
+    }
   }
 
   Outline outline(int glyph) {

@@ -135,6 +135,7 @@ public final class Shaper implements TypeSource {
         asked.ascent(),
         asked.descent(),
         asked.xHeight(),
+        asked.capHeight(),
         TextItems.rightToLeft(text),
         faceMissing);
   }

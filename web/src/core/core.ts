@@ -79,6 +79,7 @@ export interface KeyframeInfo {
   numbers: number[];
   landing?: LandingName;
   laps?: number;
+  distance?: number;
   cue?: string;
 }
 

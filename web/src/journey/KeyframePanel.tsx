@@ -120,8 +120,14 @@ function One({ item, channel, info, index, count }: OneProps) {
   const [hold, setHold] = useState(1);
   const at = { item, channel, index };
   const move = (to: { time: number; value?: number }) => applyEdit({ op: 'move', ...at, ...to });
-  const land = (landing: LandingName | undefined, laps: number) =>
-    applyEdit({ op: 'land', ...at, landing, laps });
+  const land = (landing: LandingName | undefined, numbers: { laps?: number; distance?: number }) =>
+    applyEdit({
+      op: 'land',
+      ...at,
+      landing,
+      laps: numbers.laps ?? info.laps ?? 1,
+      distance: numbers.distance ?? info.distance ?? 0,
+    });
   return (
     <>
       <div className="mb-1.5 flex items-center gap-1.5">
@@ -167,7 +173,7 @@ function One({ item, channel, info, index, count }: OneProps) {
           value={info.landing ?? 'none'}
           options={LANDINGS}
           onChange={(landing: LandingName | 'none') =>
-            land(landing === 'none' ? undefined : landing, info.laps ?? 1)
+            land(landing === 'none' ? undefined : landing, {})
           }
         />
       )}
@@ -176,7 +182,16 @@ function One({ item, channel, info, index, count }: OneProps) {
           label="Laps"
           decimals={3}
           value={info.laps ?? 1}
-          onChange={(laps) => land('whole-laps', laps)}
+          onChange={(laps) => land('whole-laps', { laps })}
+        />
+      )}
+      {(info.landing === 'inside-before' || info.landing === 'inside-after') && (
+        <NumberField
+          label="From the edge"
+          unit="px"
+          decimals={1}
+          value={info.distance ?? 0}
+          onChange={(distance) => land(info.landing, { distance })}
         />
       )}
       <EasingNumbers info={info} onChange={(easing) => applyEdit({ op: 'ease', ...at, easing })} />

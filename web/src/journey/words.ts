@@ -18,6 +18,8 @@ export const LANDINGS: { value: LandingName | 'none'; label: string }[] = [
   { value: 'none', label: 'A plain value' },
   { value: 'out-before', label: 'Just out of frame, before' },
   { value: 'out-after', label: 'Just out of frame, after' },
+  { value: 'inside-before', label: 'Just inside the frame, before' },
+  { value: 'inside-after', label: 'Just inside the frame, after' },
   { value: 'at-rest', label: 'At rest' },
   { value: 'centred', label: 'Centred in frame' },
   { value: 'whole-laps', label: 'Whole laps' },
@@ -26,6 +28,7 @@ export const LANDINGS: { value: LandingName | 'none'; label: string }[] = [
 /** What a ring on the chart is called. */
 export function landingLabel(k: KeyframeInfo): string {
   if (k.landing === 'out-before' || k.landing === 'out-after') return 'Just out of frame';
+  if (k.landing === 'inside-before' || k.landing === 'inside-after') return 'Just inside';
   if (k.landing === 'at-rest') return 'At rest';
   if (k.landing === 'centred') return 'Centred';
   if (k.landing === 'whole-laps') return k.laps === 1 ? 'One lap' : `${k.laps} laps`;

@@ -57,7 +57,7 @@ describe('drawing', () => {
     expect(paths()).toHaveLength(1);
     draw('curve', [knot(0), knot(90)]);
     finishDrawing(true);
-    expect(paths()[1]).toMatchObject({ kind: 'drawn', closed: true, name: 'Curve 2' });
+    expect(paths()[1]).toMatchObject({ kind: 'drawn', closed: true, name: 'Curve 1' });
     expect(letteringsOf(state().doc)[0]?.path).toBe(paths()[1]?.id);
     expect(pathOf(state())?.id).toBe(paths()[1]?.id);
   });

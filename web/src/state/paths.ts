@@ -104,15 +104,13 @@ export function finishDrawing(closed: boolean): void {
     finishCut(drawing.cut, path);
     return;
   }
-  const word = drawing.mode === 'freehand' ? 'Stroke' : 'Curve';
-  const name = `${word} ${doc.paths.length + 1}`;
   if (drawing.auto && drawing.mode === 'curve') {
     // The same line, with the handles that the smooth curve would have.
-    addPath('newPath', { path: { ...path, name } });
+    addPath('newPath', { path });
     editPath('toPoints');
     return;
   }
-  addPath('newPath', { path: { ...path, name } });
+  addPath('newPath', { path });
 }
 
 /** The line as a path of its own, and the part of an item that lies in it, in one step. */

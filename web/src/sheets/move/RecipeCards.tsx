@@ -7,6 +7,9 @@ import { RecipeFields } from './RecipeFields';
 interface Card {
   kind: RecipeKind;
   label: string;
+  /** What sets it apart from another card of its kind, and how that is told. */
+  with?: Record<string, unknown>;
+  is?: (params: Record<string, unknown>) => boolean;
   /** A small picture of the movement, time down as in the Journey. */
   d: string;
 }
@@ -15,9 +18,31 @@ const CARDS: Card[] = [
   {
     kind: 'enter-hold-leave',
     label: 'Enter, hold, leave',
+    with: { leaves: 'onward' },
+    is: (r) => r.leaves !== 'stays',
     d: 'M4 2C14 8 22 8 22 14V22C22 28 32 28 40 34',
   },
-  { kind: 'endless-lap', label: 'Endless lap', d: 'M6 2L18 34M18 2L30 34M30 2L42 34' },
+  {
+    kind: 'enter-hold-leave',
+    label: 'Enter and stay',
+    with: { leaves: 'stays' },
+    is: (r) => r.leaves === 'stays',
+    d: 'M4 2C14 10 24 12 24 20V34',
+  },
+  {
+    kind: 'endless-lap',
+    label: 'Endless lap',
+    with: { eased: false },
+    is: (r) => r.eased !== true,
+    d: 'M6 2L18 34M18 2L30 34M30 2L42 34',
+  },
+  {
+    kind: 'endless-lap',
+    label: 'Eased lap',
+    with: { eased: true },
+    is: (r) => r.eased === true,
+    d: 'M6 2C6 16 42 20 42 34',
+  },
   { kind: 'steady-cruise', label: 'Steady cruise', d: 'M6 2L40 34' },
   { kind: 'sway', label: 'Sway', d: 'M22 2C36 7 36 12 22 18C8 24 8 29 22 34' },
   { kind: 'letter-reveal', label: 'Letter reveal', d: 'M4 6H14M4 15H24M4 24H34M4 33H44' },
@@ -41,10 +66,11 @@ export function RecipeCards({ lettering }: { lettering: Lettering }) {
     <section className="section">
       <div className="mb-2.5 grid grid-cols-2 gap-1.5" aria-label="Recipes" role="group">
         {CARDS.map((c) => {
-          const used = own(c.kind) !== undefined;
+          const there = own(c.kind);
+          const used = there !== undefined && (c.is?.({ ...there }) ?? true);
           return (
             <button
-              key={c.kind}
+              key={c.label}
               type="button"
               aria-pressed={used}
               className={`flex items-center gap-1.5 rounded-lg border px-1.5 py-1.5 text-left leading-tight ${
@@ -52,7 +78,7 @@ export function RecipeCards({ lettering }: { lettering: Lettering }) {
               }`}
               onClick={() => {
                 setShown(c.kind);
-                if (!used) write(c.kind, {});
+                if (!used) write(c.kind, { ...there, ...c.with });
               }}
             >
               <svg viewBox="0 0 48 36" className="h-7 w-7 shrink-0" aria-hidden="true">
@@ -66,7 +92,7 @@ export function RecipeCards({ lettering }: { lettering: Lettering }) {
       {chosen && (
         <div className="rounded-lg bg-paper p-2.5" data-testid="recipe">
           <p className="mb-1.5 flex items-center justify-between font-semibold">
-            {CARDS.find((c) => c.kind === chosen.kind)?.label}
+            {CARDS.find((c) => c.kind === chosen.kind && (c.is?.({ ...chosen }) ?? true))?.label}
             <button
               type="button"
               className="rounded p-0.5 text-soft hover:text-vermilion"

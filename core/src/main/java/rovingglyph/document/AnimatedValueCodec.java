@@ -149,12 +149,17 @@ final class AnimatedValueCodec {
           .about(
               "of a path offset only, solved again whenever the scene is prepared: the offset"
                   + " nearest to its neighbour at which no outline touches the frame, to 0.01 px,"
-                  + " nor a trail that goes with the text; 0; the middle of the text nearest to the"
-                  + " middle of the frame; or `laps` times the length of the path");
+                  + " nor a trail that goes with the text; the last one at which all outlines are"
+                  + " in the frame, `distance` px from its edges; 0; the middle of the text nearest"
+                  + " to the middle of the frame; or `laps` times the length of the path");
   private static final Field<Keyframe, Double> LAPS =
       field("laps", Types.number(-1000, 1000, ""), AnimatedValueCodec::laps)
           .optional()
           .about("of a landing after whole laps; left out, 1");
+  private static final Field<Keyframe, Double> DISTANCE =
+      field("distance", Types.number(0, Landing.MOST_DISTANCE, "px"), AnimatedValueCodec::distance)
+          .optional()
+          .about("of a landing inside the frame: how far from its edges; left out, 0");
   private static final Field<Keyframe, String> CUE =
       field("cue", Types.text(Types.LONGEST_ID), Keyframe::cue)
           .optional()
@@ -175,7 +180,7 @@ final class AnimatedValueCodec {
                 "within the range of the value; left out, the one in it nearest to 0. Of a landing"
                     + " it is the one it had when it was last solved");
     return Schema.<Keyframe>named(c.kind() == Channel.Kind.COLOUR ? "ColourKeyframe" : "Keyframe")
-        .with(AT, value, LANDING, LAPS, CUE, EASING)
+        .with(AT, value, LANDING, LAPS, DISTANCE, CUE, EASING)
         .keeping(Keyframe::extras)
         .made(v -> keyframe(v, v.get(value), c));
   }
@@ -183,6 +188,16 @@ final class AnimatedValueCodec {
   private static Double laps(Keyframe k) {
     boolean counts = k.landing() != null && k.landing().kind() == Landing.Kind.WHOLE_LAPS;
     return counts ? (Double) k.landing().laps() : null;
+  }
+
+  private static Double distance(Keyframe k) {
+    boolean kept = k.landing() != null && k.landing().isInside() && k.landing().distance() > 0;
+    return kept ? (Double) k.landing().distance() : null;
+  }
+
+  private static Landing landing(Values v, Landing.Kind kind) {
+    double laps = v.get(LAPS) == null ? 1 : v.get(LAPS);
+    return new Landing(kind, laps, v.get(DISTANCE) == null ? 0 : v.get(DISTANCE));
   }
 
   private static Keyframe keyframe(Values v, double value, Channel c) {
@@ -193,7 +208,7 @@ final class AnimatedValueCodec {
     return new Keyframe(
         v.get(AT),
         value,
-        kind == null ? null : new Landing(kind, v.get(LAPS) == null ? 1 : v.get(LAPS)),
+        kind == null ? null : landing(v, kind),
         v.get(CUE),
         v.get(EASING),
         v.rest());

@@ -11,7 +11,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.BiFunction;
+import java.util.stream.Collectors;
 import rovingglyph.document.PathCodec;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
@@ -108,6 +110,16 @@ public final class NewPaths {
     return name.substring(0, Math.min(200, name.length()));
   }
 
+  /** A word with the least number that no path is called by. */
+  static String free(Scene scene, String word) {
+    Set<String> taken = scene.paths().stream().map(GuidePath::name).collect(Collectors.toSet());
+    int n = 1;
+    while (taken.contains(word + " " + n)) {
+      n++;
+    }
+    return word + " " + n;
+  }
+
   private static GuidePath copy(Scene scene, Values v) {
     GuidePath p = path(scene, v.get(OF));
     GuidePath copy = p.with(p.label().named(v.get(ID), name(p.name() + " copy")));
@@ -117,7 +129,7 @@ public final class NewPaths {
 
   private static GuidePath shape(Scene scene, Values v) {
     ShapeKind kind = v.get(KIND);
-    PathLabel label = new PathLabel(v.get(ID), kind.word() + " " + (scene.paths().size() + 1));
+    PathLabel label = new PathLabel(v.get(ID), free(scene, kind.word()));
     return shape(kind, label, scene.width(), scene.height());
   }
 
@@ -172,7 +184,8 @@ public final class NewPaths {
     }
     JsonObject named = new JsonObject(v.get(PATH).asObject()).set("id", v.get(ID));
     if (named.get("name") == null) {
-      named.set("name", "Curve " + (scene.paths().size() + 1));
+      boolean freehand = named.getString("kind", "").equals("freehand");
+      named.set("name", free(scene, freehand ? "Stroke" : "Curve"));
     }
     return PathCodec.read(named);
   }

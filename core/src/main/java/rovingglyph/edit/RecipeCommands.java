@@ -193,7 +193,7 @@ final class RecipeCommands {
   }
 
   private static Keyframe land(double time, Landing.Kind kind, Easing easing) {
-    return new Keyframe(time, 0, new Landing(kind, 1), easing);
+    return new Keyframe(time, 0, Landing.of(kind), easing);
   }
 
   private Lettering enterHoldLeave(Lettering l) {
@@ -228,7 +228,7 @@ final class RecipeCommands {
     if (laps == 0 || laps != Math.rint(laps)) {
       throw new IllegalArgumentException("An endless lap takes whole laps: 1, 2, -1 ...");
     }
-    Landing whole = new Landing(Landing.Kind.WHOLE_LAPS, laps / parts);
+    Landing whole = new Landing(Landing.Kind.WHOLE_LAPS, laps / parts, 0);
     return with(
         l,
         Channel.PATH_OFFSET,

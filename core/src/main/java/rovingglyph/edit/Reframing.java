@@ -25,6 +25,7 @@ import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
+import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Ride;
 import rovingglyph.scene.Scene;
@@ -296,6 +297,12 @@ final class Reframing {
   private AnimatedValue mapped(Scene scene, Item item, Channel c, AnimatedValue m) {
     Rule rule = rule(item, c);
     AnimatedValue out = rule.equals(Rule.STAYS) ? m : mapped(c, m, rule);
+    // Distances to the edges are in the pixels of the frame, in groups too.
+    List<Keyframe> landing =
+        out.keyframes().stream()
+            .map(key -> key.landing() == null ? key : key.with(key.landing().scaled(k)))
+            .toList();
+    out = out.with(landing);
     Follow f = m.follow();
     if (f == null) {
       return out;

@@ -35,7 +35,7 @@ final class StartCircles {
 
   /** A circle where there is none yet. */
   static ShapePath next(Scene scene, String id) {
-    PathLabel label = new PathLabel(id, name() + (scene.paths().size() + 1));
+    PathLabel label = new PathLabel(id, NewPaths.free(scene, ShapeKind.CIRCLE.word()));
     for (int n = 0; n < MOST; n++) {
       ShapePath at = at(scene, n, label);
       if (scene.paths().stream().noneMatch(p -> alike(p, at))) {

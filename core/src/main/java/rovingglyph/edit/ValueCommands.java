@@ -42,6 +42,10 @@ final class ValueCommands {
       argument("arriving", Types.flag()).usual(false);
   private static final Field<Values, Landing.Kind> LANDING =
       argument("landing", Types.choice(Landing.Kind.values())).optional();
+  private static final Field<Values, Double> DISTANCE =
+      argument("distance", Types.number(0, Landing.MOST_DISTANCE, "px"))
+          .usual(0.0)
+          .about("of a landing inside the frame: px that are kept to its edges");
   private static final Field<Values, Double> LAPS =
       argument("laps", Types.number(-1000, 1000, "")).usual(1.0);
   private static final Field<Values, String> CUE = argument("cue", Types.text(80)).optional();
@@ -94,7 +98,7 @@ final class ValueCommands {
           keyframe(
               "land",
               "Changed a landing",
-              List.of(LANDING, LAPS),
+              List.of(LANDING, LAPS, DISTANCE),
               (c, m, i, v) -> c.edits().land(m, i, landing(v))),
           keyframe(
               "follows",
@@ -171,7 +175,9 @@ final class ValueCommands {
   }
 
   private static Landing landing(Values v) {
-    return v.get(LANDING) == null ? null : new Landing(v.get(LANDING), v.get(LAPS));
+    return v.get(LANDING) == null
+        ? null
+        : new Landing(v.get(LANDING), v.get(LAPS), v.get(DISTANCE));
   }
 
   /** Ties a keyframe to a cue, at whose time it is from then on; without one it is let go. */

@@ -9,6 +9,7 @@ import rovingglyph.motion.LandingSolver;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Stagger;
 
@@ -23,8 +24,8 @@ final class KnownLandings implements LandingSolver.InFrame {
   private final PreparedLettering together;
   private final Rect area;
   private final boolean steady;
-  private final Map<List<Double>, Double> found;
-  private final Map<Double, FrameProbe> probes = new HashMap<>();
+  private final Map<List<Object>, Double> found;
+  private final Map<List<Double>, LandingSolver.Probe> probes = new HashMap<>();
 
   /**
    * @param raw before its landings are solved
@@ -55,19 +56,28 @@ final class KnownLandings implements LandingSolver.InFrame {
   }
 
   @Override
-  public LandingSolver.Probe at(double time) {
-    FrameProbe probe =
+  public LandingSolver.Probe at(double time, Landing landing) {
+    double when = steady ? 0 : time;
+    LandingSolver.Probe probe =
         probes.computeIfAbsent(
-            steady ? 0 : time, t -> new FrameProbe(together, together.values(t), area));
+            List.of(when, landing.isInside() ? landing.distance() : -1.0),
+            k ->
+                landing.isInside()
+                    ? new InsideProbe(area, landing.distance(), r -> probe(when, r))
+                    : probe(when, area));
     // Cruise and sway stay on top: what lands is the whole.
     AnimatedValue offset = together.lettering().movable(Channel.PATH_OFFSET);
     double more = Timeline.value(offset, time) - Timeline.keyed(offset, time);
     return o -> probe.read(o + more);
   }
 
+  private LandingSolver.Probe probe(double time, Rect part) {
+    return new FrameProbe(together, together.values(time), part);
+  }
+
   @Override
-  public double landing(double time, int direction, double reference, DoubleSupplier search) {
-    List<Double> key = List.of(steady ? 0 : time, (double) direction, reference);
+  public double landing(double time, Landing landing, double reference, DoubleSupplier search) {
+    List<Object> key = List.of(steady ? 0.0 : time, landing, reference);
     Double known = found.get(key);
     if (known == null) {
       if (found.size() > MOST) {

@@ -12,6 +12,7 @@ import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Cruise;
 import rovingglyph.scene.Item;
+import rovingglyph.scene.Landing;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.Track;
 
@@ -80,11 +81,17 @@ final class RideLandings {
     return new LandingSolver(track.length(), step, reach, this::probe, this::centred);
   }
 
-  private LandingSolver.Probe probe(double time) {
+  private LandingSolver.Probe probe(double time, Landing landing) {
+    return landing.isInside()
+        ? new InsideProbe(prepared.area(), landing.distance(), part -> probe(time, part))
+        : probe(time, prepared.area());
+  }
+
+  private LandingSolver.Probe probe(double time, Rect part) {
     AnimatedValue offset = offset(item);
     // Cruise and sway stay on top: what lands is the whole.
     double more = Timeline.value(offset, time) - Timeline.keyed(offset, time);
-    Window window = new Window(prepared.area(), prepared.round(item.id(), time));
+    Window window = new Window(part, prepared.round(item.id(), time));
     SceneHits hits = new SceneHits(prepared, time);
     return at -> {
       Item there = item.with(Channel.RIDE_OFFSET, new AnimatedValue(at + more));

@@ -69,6 +69,7 @@ public final class Poses {
       label =
           switch (k.landing().kind()) {
             case OUT_BEFORE, OUT_AFTER -> "Just out";
+            case INSIDE_BEFORE, INSIDE_AFTER -> "Just inside";
             case AT_REST -> "At rest";
             case CENTRED -> "Centred";
             case WHOLE_LAPS -> "Whole laps";

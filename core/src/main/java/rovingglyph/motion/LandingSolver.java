@@ -15,9 +15,7 @@ public final class LandingSolver {
   /** Offsets are found to this many px. */
   public static final double TOLERANCE = 0.005;
 
-  /**
-   * Whether any outline touches the frame, and for how many px to either side that surely holds.
-   */
+  /** Whether a goal is still met, and for how many px to either side that surely holds. */
   public record Reading(boolean in, double sureFor) {}
 
   /** Reads a path offset. */
@@ -28,8 +26,11 @@ public final class LandingSolver {
 
   /** The probe of a keyframe's time. */
   public interface InFrame {
-    /** How the text stands at a time in seconds. */
-    Probe at(double time);
+    /**
+     * Where the text touches the frame at a time in seconds or, for a landing inside, where all of
+     * it is so far within the frame.
+     */
+    Probe at(double time, Landing landing);
 
     /**
      * The landing of a keyframe: as it is searched, or as it was found before.
@@ -37,7 +38,7 @@ public final class LandingSolver {
      * @param reference the offset it is measured from
      * @param search gives NaN where there is none
      */
-    default double landing(double time, int direction, double reference, DoubleSupplier search) {
+    default double landing(double time, Landing landing, double reference, DoubleSupplier search) {
       return search.getAsDouble();
     }
   }
@@ -96,8 +97,8 @@ public final class LandingSolver {
     }
     List<Integer> unsolved = new ArrayList<>();
     for (int i = 0; i < keys.size(); i++) {
-      if (isOut(keys.get(i))) {
-        double value = out(keys, i);
+      if (isAtEdge(keys.get(i))) {
+        double value = atEdge(keys, i);
         if (Double.isNaN(value)) {
           unsolved.add(i);
         } else {
@@ -108,17 +109,15 @@ public final class LandingSolver {
     return new Solved(m.with(keys), unsolved);
   }
 
-  private static boolean isOut(Keyframe k) {
-    return k.landing() != null
-        && (k.landing().kind() == Landing.Kind.OUT_BEFORE
-            || k.landing().kind() == Landing.Kind.OUT_AFTER);
+  private static boolean isAtEdge(Keyframe k) {
+    return k.landing() != null && k.landing().isAtEdge();
   }
 
   /** An entrance is measured from where it goes, an exit from where it comes from. */
   private static double reference(List<Keyframe> keys, int i, int direction) {
     for (int way : new int[] {-direction, direction}) {
       for (int k = i + way; k >= 0 && k < keys.size(); k += way) {
-        if (!isOut(keys.get(k))) {
+        if (!isAtEdge(keys.get(k))) {
           return keys.get(k).value();
         }
       }
@@ -126,12 +125,13 @@ public final class LandingSolver {
     return 0;
   }
 
-  private double out(List<Keyframe> keys, int i) {
-    int direction = keys.get(i).landing().kind() == Landing.Kind.OUT_BEFORE ? -1 : 1;
+  private double atEdge(List<Keyframe> keys, int i) {
+    Landing landing = keys.get(i).landing();
+    int direction = landing.direction();
     double time = keys.get(i).time();
     double reference = reference(keys, i, direction);
     return inFrame.landing(
-        time, direction, reference, () -> out(inFrame.at(time), direction, reference));
+        time, landing, reference, () -> out(inFrame.at(time, landing), direction, reference));
   }
 
   private double out(Probe in, int direction, double reference) {

@@ -206,7 +206,7 @@ public final class LoopCheck {
     keys.set(
         last,
         laps && fromRest && whole != 0
-            ? k.withValue(d.nearest()).with(new Landing(Landing.Kind.WHOLE_LAPS, whole))
+            ? k.withValue(d.nearest()).with(new Landing(Landing.Kind.WHOLE_LAPS, whole, 0))
             : k.withValue(d.nearest()).with((Landing) null));
     return m.with(keys);
   }

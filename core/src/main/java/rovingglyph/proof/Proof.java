@@ -265,10 +265,14 @@ public final class Proof {
   private void unsolved(Item item, String name, Channel c, List<Integer> missing) {
     List<Keyframe> keys = item.movable(c).keyframes();
     for (int i : missing) {
+      Landing landing = keys.get(i).landing();
       find(
           name
-              + " never gets out of the frame on this path: \u201c"
-              + keys.get(i).landing().kind().word()
+              + (landing.isInside()
+                  ? " is nowhere wholly so far inside the frame on this path"
+                  : " never gets out of the frame on this path")
+              + ": \u201c"
+              + landing.kind().word()
               + "\u201d keeps its last value",
           item.id(),
           keys.get(i).time());

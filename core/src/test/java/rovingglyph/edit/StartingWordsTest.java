@@ -69,7 +69,9 @@ class StartingWordsTest {
   }
 
   @ParameterizedTest
-  @EnumSource(mode = EnumSource.Mode.EXCLUDE, names = {"SPIRAL", "LOOP"})
+  @EnumSource(
+      mode = EnumSource.Mode.EXCLUDE,
+      names = {"SPIRAL", "LOOP"})
   void onANewShapeTheyAreUprightInItsMiddle(ShapeKind kind) {
     Scene s = words(empty(), "a");
     String shape = "\"id\":\"s\",\"seat\":\"a\",\"kind\":\"%s\"";

@@ -10,6 +10,7 @@ import static rovingglyph.TestScenes.with;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
 import rovingglyph.scene.Channel;
 import rovingglyph.seat.SeatValues;
@@ -32,23 +33,26 @@ class FrameProbeTest {
               "\"side\":\"right\",\"baselineShift\":-90")) {
         for (String turn : List.of("0", "70")) {
           String json = document(path, "wide wind", seat, "\"rotation\":" + turn);
-          check(prepare(json));
-          check(prepare(with(json, GROUPED)));
+          for (PreparedScene s : List.of(prepare(json), prepare(with(json, GROUPED)))) {
+            check(s, s.area());
+            check(s, new Rect(-1e7, -1e7, 20, 1e7));
+            check(s, new Rect(-1e7, 900, 1e7, 1e7));
+          }
         }
       }
     }
   }
 
-  private static void check(PreparedScene scene) {
+  private static void check(PreparedScene scene, Rect area) {
     PreparedLettering l = scene.letterings().get("l");
     SeatValues v = l.values(0);
-    FrameProbe probe = new FrameProbe(l, v, scene.area());
+    FrameProbe probe = new FrameProbe(l, v, area);
     for (double offset = -3000; offset <= 3000; offset += 17.3) {
       LandingSolver.Reading r = probe.read(offset);
-      assertThat(r.in()).isEqualTo(l.touches(v.with(Channel.PATH_OFFSET, offset), scene.area()));
+      assertThat(r.in()).isEqualTo(l.touches(v.with(Channel.PATH_OFFSET, offset), area));
       for (int way : new int[] {-1, 1}) {
         double edge = offset + way * Math.min(r.sureFor(), 4000);
-        assertThat(l.touches(v.with(Channel.PATH_OFFSET, edge), scene.area())).isEqualTo(r.in());
+        assertThat(l.touches(v.with(Channel.PATH_OFFSET, edge), area)).isEqualTo(r.in());
       }
     }
   }

@@ -18,7 +18,7 @@ class LandingSolverTest {
         1000,
         5,
         5000,
-        time ->
+        (time, landing) ->
             offset -> {
               boolean in = false;
               for (int i = 0; i < inside.length; i += 2) {
@@ -30,7 +30,7 @@ class LandingSolverTest {
   }
 
   private static Keyframe key(double time, double value, Landing.Kind kind) {
-    Landing landing = kind == null ? null : new Landing(kind, 1);
+    Landing landing = kind == null ? null : Landing.of(kind);
     return new Keyframe(time, value, landing, Easing.LINEAR);
   }
 
@@ -104,7 +104,7 @@ class LandingSolverTest {
             1000,
             5,
             50_000,
-            time ->
+            (time, landing) ->
                 offset -> {
                   asked[0]++;
                   double depth = 20_000 - Math.abs(offset);

@@ -7,11 +7,17 @@ import static rovingglyph.TestScenes.document;
 import static rovingglyph.TestScenes.drawn;
 import static rovingglyph.TestScenes.offsets;
 import static rovingglyph.TestScenes.prepare;
+import static rovingglyph.TestScenes.with;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Keyframe;
 
@@ -64,6 +70,69 @@ class LandingTest {
       assertThat(l.touches(l.values(t).with(Channel.PATH_OFFSET, offset + inward), scene.area()))
           .isTrue();
     }
+  }
+
+  private static Stream<Arguments> insides() {
+    String arch =
+        "{\"id\":\"p\",\"kind\":\"drawn\",\"points\":["
+            + "{\"x\":-100,\"y\":900,\"out\":[300,-700]},{\"x\":1100,\"y\":800,\"in\":[-300,-900]}]}";
+    return Stream.of(drawn(-200, 500, 1200, 500), arch, drawn(500, -300, 420, 1300))
+        .flatMap(
+            path ->
+                Stream.of(0.0, 24.0, 120.5)
+                    .flatMap(px -> Stream.of("", GROUPED).map(g -> Arguments.of(path, px, g))));
+  }
+
+  private static final String GROUPED =
+      "\"groups\":[{\"id\":\"g\",\"members\":[\"l\"],\"centre\":[500,500],\"x\":10,"
+          + "\"scale\":0.8,\"rotation\":20}]";
+
+  @ParameterizedTest
+  @MethodSource("insides")
+  void justInsideAllIsSoFarFromTheEdgesAndAHairFurtherOutIsNot(
+      String path, double px, String groups) {
+    String land = "{\"time\":%d,\"value\":0,\"landing\":\"%s\",\"distance\":" + px + "}";
+    String offset =
+        offsets(
+            land.formatted(0, "inside-before"),
+            "{\"time\":1,\"value\":0,\"landing\":\"at-rest\"}",
+            land.formatted(3, "inside-after"));
+    String document =
+        document(
+            path,
+            "kites",
+            offset + ",\"align\":\"middle\"",
+            "\"rotation\":{\"keyframes\":[{\"time\":0,\"value\":0},{\"time\":4,\"value\":30}]}");
+    PreparedScene scene = prepare(groups.isEmpty() ? document : with(document, groups));
+    PreparedLettering l = scene.letterings().get("l");
+    assertThat(l.unsolved()).isEmpty();
+    for (double t : new double[] {0, 3}) {
+      double offsetThere = l.values(t).pathOffset();
+      double outwards = t == 0 ? -0.02 : 0.02;
+      assertThat(keepsOff(scene, l, t, offsetThere, px - 0.01)).isTrue();
+      assertThat(keepsOff(scene, l, t, offsetThere + outwards, px)).isFalse();
+    }
+  }
+
+  private static boolean keepsOff(
+      PreparedScene scene, PreparedLettering l, double t, double offset, double px) {
+    Rect in = scene.area().grown(-px);
+    double far = 1e6;
+    return Stream.of(
+            new Rect(-far, -far, in.left(), far),
+            new Rect(in.right(), -far, far, far),
+            new Rect(-far, -far, far, in.top()),
+            new Rect(-far, in.bottom(), far, far))
+        .noneMatch(r -> l.touches(l.values(t).with(Channel.PATH_OFFSET, offset), r));
+  }
+
+  @Test
+  void whereItFitsNowhereItIsTold() {
+    String far = "{\"time\":0,\"value\":7,\"landing\":\"inside-after\",\"distance\":450}";
+    PreparedScene scene = prepare(document(CIRCLE, "kites aloft", offsets(far), ""));
+    assertThat(scene.letterings().get("l").values(0).pathOffset()).isEqualTo(7);
+    assertThat(rovingglyph.proof.Proof.of(scene))
+        .anyMatch(f -> f.message().contains("nowhere wholly so far inside"));
   }
 
   @Test

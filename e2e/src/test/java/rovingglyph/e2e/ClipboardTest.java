@@ -140,7 +140,7 @@ class ClipboardTest {
     other = words().get(1);
     assertThat(other.get("seat").asObject().get("pathOffset"))
         .isEqualTo(words().get(0).get("seat").asObject().get("pathOffset"));
-    assertThat(w.document().get("paths").asArray()).hasSize(1);
+    assertThat(w.document().get("paths").asArray()).hasSize(2);
     // The keys are the stage's again after the menu.
     page.keyboard().press("Control+z");
     assertThat(words().get(1).get("seat").asObject().get("pathOffset").isObject()).isFalse();

@@ -94,7 +94,8 @@ class ManyWaysBackTest {
     draft();
     page.keyboard().press("4");
     assertThat(page.getByText("The line was ended where it was")).isVisible();
-    assertThat(paths()).isEqualTo(2);
+    assertThat(paths()).isEqualTo(1);
+    assertThat(w.path(0).getString("kind", "")).isEqualTo("drawn");
     assertThat(page.getByTestId("drawing")).not().isVisible();
   }
 

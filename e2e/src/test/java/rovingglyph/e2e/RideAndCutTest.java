@@ -113,7 +113,7 @@ class RideAndCutTest {
     chip("kites aloft").click();
     w.tab(4);
     page.getByText("Ride a path").click();
-    choose("Along the path", "Wave 2");
+    choose("Along the path", "Wave 1");
     double before = ride("lettering").getDouble("pathOffset", 0);
     w.drag(w.handle("ride"), 50, 0);
     double after = ride("lettering").getDouble("pathOffset", 0);

@@ -197,18 +197,23 @@ class WordsTest {
     w.tab(3);
     radio("Middle").click();
     // The middle of the text at the bottom of the circle: upside down outside.
-    w.type("Path offset", "0");
+    w.type("Path offset", "50%");
     BoundingBox before = w.handle("puck").boundingBox();
     radio("Inside").click();
     BoundingBox after = w.handle("puck").boundingBox();
     assertThat(after.x).isCloseTo(before.x, within(2.0));
     assertThat(after.y).isCloseTo(before.y, within(2.0));
     assertThat(seat().getString("side", "")).isEqualTo("right");
+    // Read the other way they are upright there; outside they are brought round to the top.
+    w.button("Make it readable").click();
+    assertThat(seat().getString("side", "")).isEqualTo("right");
     radio("Outside").click();
     w.button("Make it readable").click();
-    assertThat(seat().getString("side", "")).isEqualTo("right");
+    assertThat(seat().getString("side", "left")).isEqualTo("left");
+    assertThat(w.handle("puck").boundingBox().y).isLessThan(before.y - 100);
+    double pin = seat().getDouble("pin", -1);
     w.button("Make it readable").click();
-    assertThat(seat().getString("side", "")).isEqualTo("right");
+    assertThat(seat().getDouble("pin", -1)).isEqualTo(pin);
   }
 
   @Test

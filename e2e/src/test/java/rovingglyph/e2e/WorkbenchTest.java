@@ -66,7 +66,7 @@ class WorkbenchTest {
     page.mouse().click(stage.x + stage.width - 60, stage.y + stage.height * 0.7);
     page.keyboard().press("Enter");
     JsonArray paths = w.document().get("paths").asArray();
-    JsonObject curve = paths.get(1).asObject();
+    JsonObject curve = paths.get(0).asObject();
     assertThat(curve.get("points").asArray()).hasSize(3);
     assertThat(w.lettering().getString("path", "")).isEqualTo(curve.getString("id", ""));
 
@@ -266,7 +266,7 @@ class WorkbenchTest {
     w.button("Reverse").click();
     assertThat(points(w).get(2).asObject().getDouble("x", 0)).isEqualTo(firstX);
     w.page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Closed")).click();
-    assertThat(w.document().get("paths").asArray().get(1).asObject().getBoolean("closed", false))
+    assertThat(w.document().get("paths").asArray().get(0).asObject().getBoolean("closed", false))
         .isTrue();
     w.handle("point-2").click();
     page.keyboard().press("Delete");
@@ -279,7 +279,7 @@ class WorkbenchTest {
   }
 
   private static JsonArray points(Workbench w) {
-    return w.document().get("paths").asArray().get(1).asObject().get("points").asArray();
+    return w.document().get("paths").asArray().get(0).asObject().get("points").asArray();
   }
 
   @Test

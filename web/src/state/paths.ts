@@ -75,7 +75,7 @@ const pair = (k: Knot): Pair => [k.x, k.y];
 export function drawnSoFar(drawing: Drawing, closed: boolean): GuidePath | null {
   const { knots, mode, auto } = drawing;
   if (knots.length < 2) return null;
-  const label = { id: 'new', name: 'Curve' };
+  const label = { id: 'new', name: '' };
   if (mode === 'edges') {
     const samples = knots.map(pair);
     return { ...label, kind: 'freehand', closed, samples, steadiness: 12, simplicity: 25 };

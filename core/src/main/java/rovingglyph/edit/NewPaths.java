@@ -5,6 +5,7 @@ import static rovingglyph.edit.Arguments.PLAYHEAD;
 import static rovingglyph.edit.Arguments.path;
 import static rovingglyph.edit.Command.argument;
 
+import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
@@ -183,7 +184,8 @@ public final class NewPaths {
       throw new IllegalArgumentException("A path is an object, as in documents");
     }
     JsonObject named = new JsonObject(v.get(PATH).asObject()).set("id", v.get(ID));
-    if (named.get("name") == null) {
+    JsonValue name = named.get("name");
+    if (name == null || name.equals(Json.value(""))) {
       boolean freehand = named.getString("kind", "").equals("freehand");
       named.set("name", free(scene, freehand ? "Stroke" : "Curve"));
     }

@@ -84,8 +84,8 @@ class LandingTest {
   }
 
   private static final String GROUPED =
-      "\"groups\":[{\"id\":\"g\",\"members\":[\"l\"],\"centre\":[500,500],\"x\":10,"
-          + "\"scale\":0.8,\"rotation\":20}]";
+      "\"groups\":[{\"id\":\"g\",\"members\":[\"l\"],\"centre\":[500,500],\"x\":510,"
+          + "\"y\":490,\"scale\":0.8,\"rotation\":20}]";
 
   @ParameterizedTest
   @MethodSource("insides")

@@ -164,7 +164,9 @@ final class Summary {
             .add("curve", curve)
             .add("numbers", numbers);
     if (k.landing() != null) {
-      out.add("landing", Spelling.of(k.landing().kind())).add("laps", k.landing().laps()).add("distance", k.landing().distance());
+      out.add("landing", Spelling.of(k.landing().kind()))
+          .add("laps", k.landing().laps())
+          .add("distance", k.landing().distance());
     }
     if (k.cue() != null) {
       out.add("cue", k.cue());

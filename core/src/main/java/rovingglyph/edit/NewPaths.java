@@ -162,7 +162,7 @@ public final class NewPaths {
 
   /** Distance along a contour where it is below its middle. */
   private static double lowest(Contour c, double middle) {
-    int n = 4096;
+    int n = 720;
     double best = 0;
     double y = Double.NEGATIVE_INFINITY;
     for (int i = 0; i < n; i++) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
@@ -36,13 +37,11 @@ final class StartCircles {
   /** A circle where there is none yet. */
   static ShapePath next(Scene scene, String id) {
     PathLabel label = new PathLabel(id, NewPaths.free(scene, ShapeKind.CIRCLE.word()));
-    for (int n = 0; n < MOST; n++) {
-      ShapePath at = at(scene, n, label);
-      if (scene.paths().stream().noneMatch(p -> alike(p, at))) {
-        return at;
-      }
-    }
-    return at(scene, 0, label);
+    List<ShapePath> all = all(scene, label);
+    return all.stream()
+        .filter(c -> scene.paths().stream().noneMatch(p -> p.with(label).equals(c)))
+        .findFirst()
+        .orElse(all.get(0));
   }
 
   /**
@@ -71,34 +70,23 @@ final class StartCircles {
   }
 
   private static boolean isStart(Scene scene, GuidePath path) {
-    if (!path.name().startsWith(name())) {
-      return false;
-    }
-    for (int n = 0; n < MOST; n++) {
-      if (alike(path, at(scene, n, path.label()))) {
-        return true;
-      }
-    }
-    return false;
+    return path.name().startsWith(ShapeKind.CIRCLE.word() + " ")
+        && all(scene, path.label()).contains(path);
   }
 
-  private static String name() {
-    return ShapeKind.CIRCLE.word() + " ";
-  }
-
-  private static boolean alike(GuidePath path, ShapePath circle) {
-    return path.with(circle.label()).equals(circle);
-  }
-
-  private static ShapePath at(Scene scene, int n, PathLabel label) {
+  private static List<ShapePath> all(Scene scene, PathLabel label) {
+    ShapePath first = NewPaths.shape(ShapeKind.CIRCLE, label, scene.width(), scene.height());
     double side = Math.min(scene.width(), scene.height());
+    return IntStream.range(0, MOST).mapToObj(n -> moved(first, side, n)).toList();
+  }
+
+  private static ShapePath moved(ShapePath first, double side, int n) {
     double aside = Math.round(n / RADII.size() * STEP * side);
     double radius = Math.round(RADII.get(n % RADII.size()) * side);
-    ShapePath first = NewPaths.shape(ShapeKind.CIRCLE, label, scene.width(), scene.height());
     Map<Channel, AnimatedValue> numbers = new LinkedHashMap<>(first.numbers());
-    numbers.put(Channel.X, new AnimatedValue(scene.width() / 2.0 + aside));
-    numbers.put(Channel.Y, new AnimatedValue(scene.height() / 2.0 + aside));
+    numbers.computeIfPresent(Channel.X, (c, x) -> x.with(x.base() + aside));
+    numbers.computeIfPresent(Channel.Y, (c, y) -> y.with(y.base() + aside));
     numbers.put(Channel.RADIUS, new AnimatedValue(radius));
-    return new ShapePath(label, first.kind(), numbers, false, false);
+    return new ShapePath(first.label(), first.kind(), numbers, false, false);
   }
 }

@@ -1,6 +1,7 @@
 import * as core from '../core/core';
 import { applyEdit, pathOf, select, useEditor } from './editor';
 import { groupOf } from './items';
+import { useNewWords } from './newWords';
 import { notify } from './notices';
 
 export const newId = () => crypto.randomUUID().slice(0, 8);
@@ -19,12 +20,8 @@ function addWords(on: string): void {
   const id = newId();
   applyEdit({ op: 'addLettering', id, on, circle: newId() });
   select(id);
+  useNewWords.setState({ id });
   useEditor.setState({ tab: 'words' });
-  requestAnimationFrame(() => {
-    const box = document.querySelector<HTMLTextAreaElement>('#words-text');
-    box?.focus();
-    box?.select();
-  });
 }
 
 /** A cue where the playhead is. */

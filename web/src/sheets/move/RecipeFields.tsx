@@ -60,6 +60,7 @@ export function RecipeFields({ recipe, onChange }: Props) {
   if (kind === 'endless-lap') {
     return (
       <>
+        {seconds('start', 'Begins at', 0)}
         <NumberField
           label="Laps a loop"
           decimals={0}

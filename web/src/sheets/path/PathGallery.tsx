@@ -14,26 +14,34 @@ import { FileInput } from '../../ui/FileInput';
 export function PathGallery() {
   const [source, setSource] = useState<Source | null>(null);
   const input = useRef<HTMLInputElement>(null);
+  const none = useEditor((s) => s.doc?.paths.length === 0);
+  const panel = (close: () => void) => (
+    <Panel
+      onDone={close}
+      onFile={() => input.current?.click()}
+      onData={() => setSource({ kind: 'data' })}
+    />
+  );
   return (
     <>
-      <Popover className="mb-3">
-        <PopoverButton className="btn-main w-full">
-          <Plus className="size-4" /> New path
-        </PopoverButton>
-        <PopoverPanel
-          anchor={{ to: 'right start', gap: 10 }}
-          className="menu w-90 p-3"
-          aria-label="New path"
-        >
-          {({ close }) => (
-            <Panel
-              onDone={close}
-              onFile={() => input.current?.click()}
-              onData={() => setSource({ kind: 'data' })}
-            />
-          )}
-        </PopoverPanel>
-      </Popover>
+      {none ? (
+        <div className="mb-3" role="group" aria-label="A first path">
+          {panel(() => undefined)}
+        </div>
+      ) : (
+        <Popover className="mb-3">
+          <PopoverButton className="btn-main w-full">
+            <Plus className="size-4" /> New path
+          </PopoverButton>
+          <PopoverPanel
+            anchor={{ to: 'right start', gap: 10 }}
+            className="menu w-90 p-3"
+            aria-label="New path"
+          >
+            {({ close }) => panel(close)}
+          </PopoverPanel>
+        </Popover>
+      )}
       <FileInput
         input={input}
         accept=".svg,image/svg+xml"
@@ -135,7 +143,9 @@ function Group({ title, children }: { title: string; children: ReactNode }) {
   return (
     <div className="mb-3 last:mb-0">
       <h3 className="mb-1.5 text-[12px] font-semibold text-soft">{title}</h3>
-      <div className="grid grid-cols-4 gap-1.5">{children}</div>
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(4.6rem,1fr))] gap-1.5">
+        {children}
+      </div>
     </div>
   );
 }

@@ -1,4 +1,6 @@
+import { useEffect } from 'react';
 import type { Lettering } from '../../core/document';
+import { useNewWords } from '../../state/newWords';
 import { useShared } from '../../state/shared';
 import { changeChosen } from '../../state/values';
 import { useFaces } from '../../state/faces';
@@ -13,6 +15,18 @@ import { RowFields } from './RowFields';
 import { RuleList } from './RuleList';
 import { TextBox } from './TextBox';
 
+/** New words are written over at once: their box has the keys as soon as it is there. */
+function useWritingAtOnce(id: string): void {
+  const isNew = useNewWords((s) => s.id === id);
+  useEffect(() => {
+    if (!isNew) return;
+    const box = document.querySelector<HTMLTextAreaElement>('#words-text');
+    box?.focus();
+    box?.select();
+    useNewWords.setState({ id: null });
+  }, [isNew]);
+}
+
 /** The text, its typeface and setting, its colours, and the rows it makes. */
 export function WordsSheet({ lettering }: { lettering: Lettering }) {
   const faces = useFaces();
@@ -22,6 +36,7 @@ export function WordsSheet({ lettering }: { lettering: Lettering }) {
   const several = lettering.text.includes('\n');
   const rules = lettering.rules?.length ?? 0;
   const rows = lettering.rows?.count ?? 1;
+  useWritingAtOnce(id);
   return (
     <>
       <section className="section">

@@ -232,7 +232,7 @@ final class RecipeCommands {
     return with(
         l,
         Channel.PATH_OFFSET,
-        land(0, Landing.Kind.AT_REST, easing),
+        land(or(START, 0), Landing.Kind.AT_REST, easing),
         new Keyframe(scene.length(), 0, whole, Easing.LINEAR));
   }
 

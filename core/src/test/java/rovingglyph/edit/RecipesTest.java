@@ -89,6 +89,15 @@ class RecipesTest {
   }
 
   @Test
+  void lapsMayBeginLater() {
+    PreparedLettering l = prepared(on(CIRCLE, "endless-lap", "'laps':-2,'start':1.2"));
+    double length = l.seating(l.values(0)).contour().length();
+    assertThat(l.values(1.2).pathOffset()).isZero();
+    assertThat(l.values(0.6).pathOffset()).isZero();
+    assertThat(l.values(4).pathOffset()).isCloseTo(-2 * length, within(1e-6));
+  }
+
+  @Test
   void aRecipeIsForALettering() {
     Scene s = SceneCodec.read(document(LINE, "a", "", ""));
     assertThatThrownBy(

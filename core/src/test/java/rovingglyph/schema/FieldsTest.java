@@ -85,7 +85,8 @@ class FieldsTest {
     assertThat(kind).isEqualTo(Landing.Kind.OUT_BEFORE);
     fields("{\"a\":\"OUT_BEFORE\"}").choice("a", Landing.Kind.values(), null);
     assertThat(problems.get(0).allowed())
-        .isEqualTo("out-before, out-after, at-rest, centred, whole-laps");
+        .isEqualTo(
+            "out-before, out-after, inside-before, inside-after, at-rest, centred, whole-laps");
   }
 
   @Test

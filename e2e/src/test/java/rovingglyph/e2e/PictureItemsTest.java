@@ -11,7 +11,6 @@ import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -59,27 +58,6 @@ class PictureItemsTest {
     assertThat(w.handle("picture-body")).isVisible();
   }
 
-  /** Lets go of files over the frame, at a share of its width and height, or pastes them. */
-  private void give(String how, byte[] file, String name, String type, double x, double y) {
-    page.evaluate(
-        """
-        ([how, base64, name, type, x, y]) => {
-          const bytes = Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
-          const data = new DataTransfer();
-          data.items.add(new File([bytes], name, { type }));
-          const frame = document.querySelector('[data-frame]');
-          const r = frame.getBoundingClientRect();
-          const all = { bubbles: true, cancelable: true };
-          if (how === 'paste') {
-            (document.activeElement ?? document.body).dispatchEvent(new ClipboardEvent('paste', { ...all, clipboardData: data }));
-            return;
-          }
-          const at = { clientX: r.left + r.width * x, clientY: r.top + r.height * y };
-          frame.dispatchEvent(new DragEvent('drop', { ...all, ...at, dataTransfer: data }));
-        }""",
-        List.of(how, Base64.getEncoder().encodeToString(file), name, type, x, y));
-  }
-
   /** The colour on the stage in the middle of a quarter of the picture, by rows. */
   private List<Integer> pixel(int quarter) {
     BoundingBox b = w.handle("picture-body").boundingBox();
@@ -123,22 +101,22 @@ class PictureItemsTest {
 
   @Test
   void aPictureStandsWhereItIsDroppedOrInTheMiddleIfItIsPasted() throws IOException {
-    give("drop", MadePictures.png(300, 200), "kite.png", "image/png", 0.25, 0.75);
+    w.give("drop", MadePictures.png(300, 200), "kite.png", "image/png", 0.25, 0.75);
     assertThat(w.handle("picture-body")).isVisible();
     assertThat(value("x")).isCloseTo(480, within(2.0));
     assertThat(value("y")).isCloseTo(810, within(2.0));
-    give("paste", MadePictures.png(302, 200), "image.png", "image/png", 0, 0);
+    w.give("paste", MadePictures.png(302, 200), "image.png", "image/png", 0, 0);
     assertThat(page.getByLabel("Add image")).isVisible();
     assertThat(value("x")).isEqualTo(960);
     w.tab(1);
     w.button("Lettering").click();
     w.field("Text").focus();
-    give("paste", MadePictures.png(304, 200), "words.png", "image/png", 0, 0);
+    w.give("paste", MadePictures.png(304, 200), "words.png", "image/png", 0, 0);
     assertThat(w.field("Text")).isFocused();
     w.tab(5);
-    give("drop", "kite".getBytes(), "notes.txt", "text/plain", 0.5, 0.5);
+    w.give("drop", "kite".getBytes(), "notes.txt", "text/plain", 0.5, 0.5);
     assertThat(page.getByText("notes.txt is neither a picture")).isVisible();
-    give("drop", "kite".getBytes(), "broken.png", "image/png", 0.5, 0.5);
+    w.give("drop", "kite".getBytes(), "broken.png", "image/png", 0.5, 0.5);
     assertThat(page.getByText("broken.png: This is no picture")).isVisible();
     assertThat(w.items("picture")).hasSize(2);
   }
@@ -149,7 +127,7 @@ class PictureItemsTest {
     String kite =
         head
             + "<path d='M0 0h100v100z' fill='#336699'/><rect x='120' width='40' height='40'/></svg>";
-    give("drop", kite.getBytes(), "kite.svg", "image/svg+xml", 0.5, 0.5);
+    w.give("drop", kite.getBytes(), "kite.svg", "image/svg+xml", 0.5, 0.5);
     assertThat(w.handle("place-centre")).isVisible();
     JsonObject drawing = w.items("drawing").get(0);
     assertThat(drawing.getString("name", "")).isEqualTo("kite");
@@ -166,7 +144,7 @@ class PictureItemsTest {
     page.keyboard().press("Control+z");
     assertThat(w.items("drawing")).isEmpty();
     String faded = kite.replace("fill='#336699'", "fill='#336699' opacity='.5'");
-    give("drop", faded.getBytes(), "faded.svg", "image/svg+xml", 0.5, 0.5);
+    w.give("drop", faded.getBytes(), "faded.svg", "image/svg+xml", 0.5, 0.5);
     assertThat(page.getByLabel("Add faded")).isVisible();
     assertThat(w.items("picture")).hasSize(1);
     assertThat(value("pixelWidth")).isEqualTo(200);

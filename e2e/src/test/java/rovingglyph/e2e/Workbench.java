@@ -10,6 +10,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.server.TestServer;
@@ -95,7 +96,10 @@ final class Workbench {
 
   /** One of the cards of the New path gallery. */
   void newPath(String card) {
-    button("New path").click();
+    // Where there is none yet, they are on the sheet.
+    if (page.getByLabel("A first path", EXACT).count() == 0) {
+      button("New path").click();
+    }
     button(card).click();
   }
 
@@ -113,6 +117,27 @@ final class Workbench {
     }
     page.mouse().up();
     page.waitForTimeout(80);
+  }
+
+  /** Lets go of files over the frame, at a share of its width and height, or pastes them. */
+  void give(String how, byte[] file, String name, String type, double x, double y) {
+    page.evaluate(
+        """
+        ([how, base64, name, type, x, y]) => {
+          const bytes = Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
+          const data = new DataTransfer();
+          data.items.add(new File([bytes], name, { type }));
+          const frame = document.querySelector('[data-frame]');
+          const r = frame.getBoundingClientRect();
+          const all = { bubbles: true, cancelable: true };
+          if (how === 'paste') {
+            (document.activeElement ?? document.body).dispatchEvent(new ClipboardEvent('paste', { ...all, clipboardData: data }));
+            return;
+          }
+          const at = { clientX: r.left + r.width * x, clientY: r.top + r.height * y };
+          frame.dispatchEvent(new DragEvent('drop', { ...all, ...at, dataTransfer: data }));
+        }""",
+        List.of(how, Base64.getEncoder().encodeToString(file), name, type, x, y));
   }
 
   Locator handle(String testId) {

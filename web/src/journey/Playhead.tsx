@@ -57,7 +57,8 @@ export function Playhead({ item, channel, scale, toChart }: PartProps) {
           />
           <text
             x={scale.right - 4}
-            y={y - 5}
+            // Where the chart begins there is room only below the line.
+            y={y < 16 ? y + 14 : y - 5}
             textAnchor="end"
             className="halo pointer-events-none fill-vermilion text-[11px]"
           >

@@ -72,7 +72,7 @@ class WorkbenchTest {
 
     // The puck along the path: the offset grows and nothing else changes.
     w.tab(3);
-    w.drag(w.handle("puck"), 70, -45);
+    w.drag(w.handle("puck"), 70, 6);
     double offset = seat(w).getDouble("pathOffset", 0);
     assertThat(offset).isGreaterThan(80);
     assertThat(seat(w).getDouble("baselineShift", -1)).isZero();

@@ -298,7 +298,7 @@ class DressTest {
     w.button("Add cast shadow").click();
     double ground = effect(0).getDouble("groundY", 0);
     double far = effect(0).getDouble("farEnd", 0);
-    assertThat(ground).as("below the words").isGreaterThan(300);
+    assertThat(ground).as("below the words").isGreaterThan(200);
     w.drag(w.handle("shadow-ground"), 0, 20);
     assertThat(effect(0).getDouble("groundY", 0)).isGreaterThan(ground + 30);
     w.drag(w.handle("shadow-line"), 0, 15);

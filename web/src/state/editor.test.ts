@@ -33,6 +33,18 @@ beforeEach(async () => {
   endGesture();
 });
 
+describe('showing', () => {
+  it('looks at a scene a third into it, also where it is edited before its words are there', async () => {
+    useEditor.setState({ summary: null });
+    showScene('other', 'project', scene({ items: [lettering({ text: 'not yet known' })] }));
+    changeLettering('l', { fill: '#000000' });
+    await vi.waitFor(() => expect(state().time).toBeCloseTo(4 / 3, 1));
+    showScene('empty', 'project', scene({ paths: [], items: [], stack: [] }));
+    await vi.waitFor(() => expect(state().summary?.items).toEqual({}));
+    expect(state().time).toBe(0);
+  });
+});
+
 describe('history', () => {
   it('undoes and redoes every step', () => {
     changeLettering('l', { fill: '#000000' });

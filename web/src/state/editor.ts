@@ -182,6 +182,7 @@ function showOpened(summary: Summary): void {
     charting: charting + 1,
     previewing: false,
   });
+  lookAtFirst(summary);
 }
 
 /** Asks anew for what is set in a typeface that came or went. */
@@ -220,16 +221,21 @@ export function showScene(
     drawing: null,
     pickStart: false,
   });
-  const empty = doc.items.length === 0;
   // A new scene begins with words.
-  if (empty) set({ tab: 'words' });
+  if (doc.items.length === 0) set({ tab: 'words' });
   // A third into another one there is more to see than on an empty first frame.
-  void openInCore(doc).then(() => {
-    const { summary } = get();
-    if (get().sceneId !== sceneId || !summary) return;
-    const charted = movingOf(summary, last ?? null, 'pathOffset');
-    set({ time: empty ? 0 : core.onFrame(doc.length / 3), charted });
-  });
+  firstTime = doc.items.length === 0 ? 0 : doc.length / 3;
+  void openInCore(doc);
+}
+
+/** When a scene that was just shown is looked at first, as soon as it is open; null afterwards. */
+let firstTime: number | null = null;
+
+function lookAtFirst(summary: Summary): void {
+  if (firstTime === null) return;
+  const time = core.onFrame(firstTime);
+  firstTime = null;
+  set({ time, charted: movingOf(summary, get().selected, 'pathOffset') });
 }
 
 let lastMerge = '';

@@ -179,7 +179,7 @@ class PictureItemsTest {
 
   @Test
   void aClickThroughItChoosesWhatLiesAboveIt() throws IOException {
-    w.addLettering("kites aloft");
+    w.addLettering("kites");
     w.tab(5);
     add(file("Quay.png", 1920, 1080));
     // The first letters stand on the top of the circle.

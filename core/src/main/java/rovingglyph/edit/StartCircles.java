@@ -29,12 +29,12 @@ final class StartCircles {
   /** How far the next ones are moved right and down, of the lesser side. */
   private static final double STEP = 0.06;
 
-  /** As many places as are looked through. */
-  private static final int MOST = 60;
+  /** As many places as there are: words on any of them are in the frame. */
+  private static final int MOST = 15;
 
   private StartCircles() {}
 
-  /** A circle where there is none yet. */
+  /** A circle where there is none yet; where all places are taken, in the first. */
   static ShapePath next(Scene scene, String id) {
     PathLabel label = new PathLabel(id, NewPaths.free(scene, ShapeKind.CIRCLE.word()));
     List<ShapePath> all = all(scene, label);

@@ -2,6 +2,7 @@ package rovingglyph.frame;
 
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
 
@@ -21,12 +22,11 @@ final class InsideProbe implements LandingSolver.Probe {
   InsideProbe(Rect frame, double distance, Function<Rect, LandingSolver.Probe> touching) {
     Rect in = frame.grown(-distance);
     this.beyond =
-        List.of(
+        Stream.of(
                 new Rect(-FAR, -FAR, in.left(), FAR),
                 new Rect(in.right(), -FAR, FAR, FAR),
                 new Rect(-FAR, -FAR, FAR, in.top()),
                 new Rect(-FAR, in.bottom(), FAR, FAR))
-            .stream()
             .map(touching)
             .toList();
   }

@@ -109,6 +109,18 @@ class StartingWordsTest {
   }
 
   @Test
+  void howeverManyThereAreNewWordsAreInTheFrame() {
+    Scene s = empty();
+    for (int i = 0; i < 20; i++) {
+      s = words(s, "w" + i);
+      for (Placement p : places(prepared(s, "w" + i))) {
+        assertThat(p.at().x()).isBetween(0.0, 1600.0);
+        assertThat(p.at().y()).isBetween(0.0, 900.0);
+      }
+    }
+  }
+
+  @Test
   void aCircleGoesWithItsLastWords() {
     Scene two = words(words(empty(), "a"), "b");
     Scene same = edit(two, "sit", "\"item\":\"b\",\"on\":\"a-circle\"");

@@ -111,9 +111,11 @@ class StartingWordsTest {
   @Test
   void howeverManyThereAreNewWordsAreInTheFrame() {
     Scene s = empty();
-    for (int i = 0; i < 20; i++) {
+    for (int i = 0; i < 60; i++) {
       s = words(s, "w" + i);
-      for (Placement p : places(prepared(s, "w" + i))) {
+    }
+    for (PreparedLettering l : Preparation.prepare(s, TestScenes::run).letterings().values()) {
+      for (Placement p : places(l)) {
         assertThat(p.at().x()).isBetween(0.0, 1600.0);
         assertThat(p.at().y()).isBetween(0.0, 900.0);
       }

@@ -1,7 +1,7 @@
 import type { Size } from '../state/frames';
 import { takeAhead } from './ahead';
 import type { Effect, Easing, GuidePath, PinFrame, SceneDoc } from '../core/document';
-import type { FoundPath, Problem, RunRequest } from '../core/core';
+import type { Finding, FoundPath, Problem, RunRequest } from '../core/core';
 
 export interface SceneEntry {
   id: string;
@@ -383,6 +383,7 @@ export const api = {
     }
     return out;
   },
+  pictureFindings: (scene: string) => ask<Finding[]>('GET', `/api/scenes/${scene}/proof`),
   exports: (scene: string) => ask<ExportStatus[]>('GET', `/api/scenes/${scene}/exports`),
   exportFormats: (scene: string) =>
     ask<ExportFormat[]>('GET', `/api/export-formats?scene=${encodeURIComponent(scene)}`),

@@ -38,7 +38,8 @@ describe('the compiled core', () => {
       moves: false,
     });
     expect(opened.summary.poses.map((p) => p.label)).toEqual(['First', 'Last']);
-    expect(core.findings()).toEqual([]);
+    expect(core.findings(0)).toEqual([]);
+    expect(core.findings(1000)).toBeNull();
   });
 
   it('gives a frame as numbers', () => {

@@ -176,9 +176,9 @@ export function edit(document: SceneDoc, change: Edit): Edited {
   return JSON.parse(bridge.edit(JSON.stringify(document), JSON.stringify(change))) as Edited;
 }
 
-/** What Proof finds in the opened scene; it takes longer than opening it. */
-export function findings(): Finding[] {
-  return JSON.parse(bridge.findings()) as Finding[];
+/** A part of what Proof finds in the opened scene, from 0 on; null after the last one. */
+export function findings(part: number): Finding[] | null {
+  return JSON.parse(bridge.findings(part)) as Finding[] | null;
 }
 
 /** What an edit is called once it is done, such as "Moved a keyframe". */

@@ -29,7 +29,7 @@ declare module '*/generated/core.js' {
   export function outline(index: number): Float64Array;
   export function value(item: string, channel: string, time: number): number;
   export function edit(document: string, edit: string): string;
-  export function findings(): string;
+  export function findings(part: number): string;
   export function editDone(edit: string): string;
   export function journey(item: string, channel: string, count: number): Float64Array;
   export function charted(item: string, channel: string, time: number): number;

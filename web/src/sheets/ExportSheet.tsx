@@ -6,6 +6,8 @@ import { useKeeper } from '../state/autosave';
 import { notify } from '../state/notices';
 import { momentWords } from '../shell/moments';
 import { rateLabel } from '../stage/time';
+import { Findings } from '../stage/ProofList';
+import { countWords, useFindings, usePictureFindings } from '../state/proof';
 import { FormatCard } from './FormatCard';
 
 /** The hand-off formats, and the files made so far. */
@@ -60,6 +62,7 @@ export function ExportSheet() {
           <p className="text-[12px] text-soft">One moment: the latest changes are being kept.</p>
         )}
       </section>
+      <BeforeHandOff />
       <section className="section">
         <h2 className="section-title">Files</h2>
         {list.data?.length === 0 && (
@@ -74,6 +77,23 @@ export function ExportSheet() {
         </ul>
       </section>
     </>
+  );
+}
+
+/** What Proof finds, looked at once more before a file is made: in the pictures too. */
+function BeforeHandOff() {
+  const found = useFindings((s) => s.found);
+  const pictures = usePictureFindings(true);
+  if (!found) return null;
+  const all = [...found, ...(pictures.data ?? [])];
+  return (
+    <section className="section" aria-label="Before the hand-off">
+      <h2 className="section-title">Before the hand-off</h2>
+      <p className="mb-2 text-soft" role="status">
+        {pictures.isFetching ? 'Looking at the pictures …' : `Proof: ${countWords(all)}`}
+      </p>
+      <Findings all={all} />
+    </section>
   );
 }
 

@@ -370,10 +370,13 @@ public final class CoreBridge {
         : c.clamp(Timeline.value(m.movable(c), time));
   }
 
-  /** What Proof finds in the opened scene, which {@code open} does not wait for. */
+  /**
+   * A part of what Proof finds in the opened scene, which {@code open} does not wait for; null
+   * after the last one.
+   */
   @JSExport
-  public static String findings() {
-    return standing == null ? "[]" : Summary.findings(standing).toString();
+  public static String findings(int part) {
+    return standing == null ? "null" : Summary.findings(standing, part).toString();
   }
 
   /** What an edit is called once it is done, such as "Moved a keyframe". */

@@ -3,6 +3,7 @@ package rovingglyph.bridge;
 import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
 import java.util.List;
 import rovingglyph.frame.Carriage;
 import rovingglyph.frame.PreparedLettering;
@@ -50,10 +51,14 @@ final class Summary {
     return out.add("paths", paths).add("items", items).add("poses", poses);
   }
 
-  /** What Proof finds; it takes longer than all the rest. */
-  static JsonArray findings(PreparedScene p) {
+  /** A part of what Proof finds; JSON's null after the last one. */
+  static JsonValue findings(PreparedScene p, int part) {
+    List<Finding> found = Proof.part(p, part);
+    if (found == null) {
+      return Json.NULL;
+    }
     JsonArray findings = new JsonArray();
-    for (Finding f : Proof.of(p)) {
+    for (Finding f : found) {
       findings.add(
           new JsonObject()
               .add("message", f.message())

@@ -171,8 +171,11 @@ final class FrameProbe implements LandingSolver.Probe {
     SeatValues at = values.with(Channel.PATH_OFFSET, pathOffset);
     double moved = pathOffset - values.pathOffset();
     if (!rows[0].seating.slides()) {
+      Trail trail = lettering.lettering().letterEffects().trail();
+      boolean goesAlong = trail != null && trail.with();
       boolean in =
-          lettering.touches(at, window.area()) || lettering.trailTouches(at, window.area());
+          lettering.touches(at, window.area())
+              || (goesAlong && lettering.trailTouches(at, window.area()));
       return new LandingSolver.Reading(in, 0);
     }
     double[] sure = {-1, Double.POSITIVE_INFINITY};

@@ -380,10 +380,10 @@ public record PreparedLettering(
     return false;
   }
 
-  /** Whether the line that goes with the text touches the rectangle. */
-  boolean trailTouches(SeatValues v, Rect area) {
+  /** Whether the line under the text touches the rectangle. */
+  public boolean trailTouches(SeatValues v, Rect area) {
     Trail trail = lettering.letterEffects().trail();
-    if (trail == null || !trail.with() || v.opacity() <= 0) {
+    if (trail == null || v.opacity() <= 0) {
       return false;
     }
     Window window = window(v, area);

@@ -4,9 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.geometry.Affine;
-import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
-import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.Polygons;
 import rovingglyph.scene.Seat;
 import rovingglyph.seat.Letters;
 import rovingglyph.seat.Placement;
@@ -15,18 +14,34 @@ import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 
 /**
- * Letters whose outlines touch or cross where they stand, and would not in a straight line: those
- * of a connected script always do.
+ * Letters whose outlines touch, cross or nearly do where they stand, and would not in a straight
+ * line: those of a connected script always do.
  */
 final class Collisions {
+  /** Outlines that are nearer look as if they touched, px. */
+  static final double NEAR = 1;
+
+  /** A distance is the typeface's own where in a straight line it is no more than so many times. */
+  private static final double OWN = 2;
+
   /** Rows longer than this are not looked at: it would take too long after every edit. */
   private static final int MOST = 300;
 
+  /**
+   * Two letters that come too near.
+   *
+   * @param first in quotes
+   * @param second in quotes
+   * @param gap between their outlines, px; 0 where they touch or cross
+   * @param neighbours whether no other letter stands between them
+   */
+  record Pair(String first, String second, double gap, boolean neighbours) {}
+
   private Collisions() {}
 
-  /** Pairs of letters in quotes, in the order of the row. */
-  static List<String> of(PreparedLettering l, List<RowLayout> rows) {
-    List<String> out = new ArrayList<>();
+  /** In the order of the rows and their letters. */
+  static List<Pair> of(PreparedLettering l, List<RowLayout> rows) {
+    List<Pair> out = new ArrayList<>();
     for (RowLayout row : rows) {
       if (row.letters().size() <= MOST) {
         of(l, row, out);
@@ -35,79 +50,29 @@ final class Collisions {
     return out;
   }
 
-  /** The ink of one letter as closed polygons, and the box round them. */
-  private record Ink(List<List<Point>> polygons, Rect box) {
-    static Ink of(List<List<Point>> polygons) {
-      Rect box = Rect.EMPTY;
-      for (List<Point> p : polygons) {
-        for (Point q : p) {
-          box = box.include(q);
-        }
-      }
-      return new Ink(polygons, box);
-    }
-
-    boolean meets(Ink other) {
-      if (box.isEmpty() || other.box.isEmpty() || !box.meets(other.box)) {
-        return false;
-      }
-      // Of two neighbours only a few edges lie where their boxes overlap.
-      List<Point> mine = edgesIn(other.box);
-      List<Point> theirs = mine.isEmpty() ? mine : other.edgesIn(box);
-      for (int i = 0; i < mine.size(); i += 2) {
-        for (int k = 0; k < theirs.size(); k += 2) {
-          if (Line.cross(mine.get(i), mine.get(i + 1), theirs.get(k), theirs.get(k + 1))) {
-            return true;
-          }
-        }
-      }
-      return false;
-    }
-
-    /** Both ends of every edge that may reach into a box. */
-    private List<Point> edgesIn(Rect area) {
-      List<Point> out = new ArrayList<>();
-      for (List<Point> polygon : polygons) {
-        Point a = polygon.get(polygon.size() - 1);
-        for (Point b : polygon) {
-          boolean beside =
-              Math.max(a.x(), b.x()) < area.left()
-                  || Math.min(a.x(), b.x()) > area.right()
-                  || Math.max(a.y(), b.y()) < area.top()
-                  || Math.min(a.y(), b.y()) > area.bottom();
-          if (!beside) {
-            out.add(a);
-            out.add(b);
-          }
-          a = b;
-        }
-      }
-      return out;
-    }
-  }
-
-  private static void of(PreparedLettering l, RowLayout row, List<String> out) {
+  private static void of(PreparedLettering l, RowLayout row, List<Pair> out) {
     List<Placement> places = row.place();
-    List<Ink> inks = new ArrayList<>();
+    List<Polygons> inks = new ArrayList<>();
     for (Placement p : places) {
       boolean seen = p.visible() && p.alpha() > 0;
-      inks.add(seen ? standing(l, row, p) : Ink.of(List.of()));
+      inks.add(seen ? standing(l, row, p) : Polygons.NONE);
     }
     for (int i = 0; i < inks.size(); i++) {
       for (int k = i + 1; k < inks.size(); k++) {
-        boolean meet = inks.get(i).meets(inks.get(k));
-        if (meet && !(k == i + 1 && meetInALine(row, places.get(i), places.get(k)))) {
-          out.add(quoted(row, i) + " and " + quoted(row, k));
+        double gap = inks.get(i).gap(inks.get(k), NEAR);
+        boolean near = gap < NEAR;
+        if (near && !(k == i + 1 && gapInALine(row, places.get(i), places.get(k)) <= OWN * gap)) {
+          out.add(new Pair(quoted(row, i), quoted(row, k), gap, k == i + 1));
         }
       }
     }
   }
 
   private static String quoted(RowLayout row, int i) {
-    return "\u201c" + row.letters().get(i).cluster().text() + "\u201d";
+    return Names.quoted(row.letters().get(i).cluster().text());
   }
 
-  private static Ink standing(PreparedLettering l, RowLayout row, Placement p) {
+  private static Polygons standing(PreparedLettering l, RowLayout row, Placement p) {
     if (l.lettering().seat().method() == Seat.GlyphMethod.BENT) {
       List<List<Point>> out = new ArrayList<>();
       for (double[] polygon : l.polygons(row, p, false)) {
@@ -117,20 +82,20 @@ final class Collisions {
         }
         out.add(points);
       }
-      return Ink.of(out);
+      return Polygons.of(out);
     }
-    return Ink.of(mapped(row.letters().get(p.letter()), p.back(), Letters.map(p)));
+    return mapped(row.letters().get(p.letter()), p.back(), Letters.map(p));
   }
 
-  private static boolean meetInALine(RowLayout row, Placement a, Placement b) {
+  private static double gapInALine(RowLayout row, Placement a, Placement b) {
     Affine first = new Affine(a.width(), 0, 0, a.height(), 0, 0);
     double apart = (a.advance() + b.advance()) / 2;
     Affine second = new Affine(b.width(), 0, 0, b.height(), apart, 0);
-    Ink left = Ink.of(mapped(row.letters().get(a.letter()), a.back(), first));
-    return left.meets(Ink.of(mapped(row.letters().get(b.letter()), b.back(), second)));
+    Polygons left = mapped(row.letters().get(a.letter()), a.back(), first);
+    return left.gap(mapped(row.letters().get(b.letter()), b.back(), second), OWN * NEAR);
   }
 
-  private static List<List<Point>> mapped(Letter letter, double back, Affine map) {
+  private static Polygons mapped(Letter letter, double back, Affine map) {
     List<List<Point>> out = new ArrayList<>();
     for (Cluster.Glyph g : letter.cluster().glyphs()) {
       Affine glyph = map.times(Affine.translate(back + g.dx(), g.dy()));
@@ -138,6 +103,6 @@ final class Collisions {
         out.add(polygon.stream().map(glyph::apply).toList());
       }
     }
-    return out;
+    return Polygons.of(out);
   }
 }

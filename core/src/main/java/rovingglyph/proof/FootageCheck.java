@@ -39,6 +39,7 @@ final class FootageCheck {
     double even = f.speed() * whole / each;
     find(
         f,
+        even,
         "does not go evenly: of its "
             + Decimal.text(f.rate(), 3)
             + " frames a second this scene, with "
@@ -63,15 +64,17 @@ final class FootageCheck {
     double away = Math.abs(f.moment(end) - f.moment(0));
     if (away > 0.5 / f.rate()) {
       double runs = Math.max(1, Math.rint(end / f.run()));
+      double speed = runs * (f.out() - f.in()) / end;
       find(
           f,
+          speed,
           "is not where it began when this scene begins again; at a speed of "
-              + Decimal.text(runs * (f.out() - f.in()) / end, 4)
+              + Decimal.text(speed, 4)
               + " it is");
     }
   }
 
-  private void find(Footage f, String message) {
-    findings.add(new Finding("\u201c" + f.name() + "\u201d " + message, f.id(), -1, "", ""));
+  private void find(Footage f, double speed, String message) {
+    findings.add(Mend.atSpeed(Finding.of(Names.of(f) + " " + message, f.id(), -1), speed));
   }
 }

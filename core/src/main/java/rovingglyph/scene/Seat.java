@@ -140,25 +140,31 @@ public record Seat(
 
   /** The seat with another part of the text at the resting point. */
   public Seat aligned(TextAnchor newAlign) {
-    return with(newAlign, side, 1, pin);
+    return with(newAlign, side, seamGap, leastGap, pin);
   }
 
   /** The seat with another resting point, px along the path; null for that of the room. */
   public Seat pinned(Double newPin) {
-    return with(align, side, 1, newPin);
+    return with(align, side, seamGap, leastGap, newPin);
   }
 
   /** The seat of a lettering that is so many times as large, with its path. */
   public Seat scaled(double k) {
-    return with(align, side, k, pin == null ? null : pin * k);
+    return with(align, side, seamGap * k, leastGap * k, pin == null ? null : pin * k);
   }
 
   /** The seat on the other side, or on the same. */
   public Seat on(Side newSide) {
-    return with(align, newSide, 1, pin);
+    return with(align, newSide, seamGap, leastGap, pin);
   }
 
-  private Seat with(TextAnchor newAlign, Side newSide, double k, Double newPin) {
+  /** The seat with another distance that outlines keep, px. */
+  public Seat apart(double gap) {
+    return with(align, side, seamGap, gap, pin);
+  }
+
+  private Seat with(
+      TextAnchor newAlign, Side newSide, double newSeamGap, double newLeastGap, Double newPin) {
     return new Seat(
         newAlign,
         newSide,
@@ -168,9 +174,9 @@ public record Seat(
         fit,
         spreadBy,
         overlong,
-        seamGap * k,
+        newSeamGap,
         evenSpacing,
-        leastGap * k,
+        newLeastGap,
         reshape,
         newPin,
         corners,

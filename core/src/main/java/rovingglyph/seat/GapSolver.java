@@ -3,8 +3,8 @@ package rovingglyph.seat;
 import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Affine;
-import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Polygons;
 import rovingglyph.setting.Letter;
 import rovingglyph.type.Cluster;
 
@@ -26,15 +26,15 @@ final class GapSolver {
   /** Changes the middles; gives how much longer the row has become, px. */
   double spread() {
     double grown = 0;
-    List<List<Point>> before = List.of();
+    Polygons before = Polygons.NONE;
     for (int i = 0; i < middles.length; i++) {
       middles[i] += grown;
-      List<List<Point>> ink = ink(i);
-      if (ink.isEmpty()) {
+      Polygons ink = ink(i);
+      if (ink.box().isEmpty()) {
         continue;
       }
-      for (int look = 0; look < LOOKS && !before.isEmpty(); look++) {
-        double gap = gap(before, ink);
+      for (int look = 0; look < LOOKS && !before.box().isEmpty(); look++) {
+        double gap = before.gap(ink, wanted);
         if (gap >= wanted - 1e-3) {
           break;
         }
@@ -49,11 +49,11 @@ final class GapSolver {
     return grown;
   }
 
-  private List<List<Point>> ink(int i) {
+  private Polygons ink(int i) {
     Letter l = seating.letters().get(i);
     List<List<Point>> out = new ArrayList<>();
     if (l.isSpace()) {
-      return out;
+      return Polygons.NONE;
     }
     Placement p = seating.place(i);
     Affine map = Letters.map(p);
@@ -63,41 +63,6 @@ final class GapSolver {
         out.add(polygon.stream().map(glyph::apply).toList());
       }
     }
-    return out;
-  }
-
-  /** The least distance of two sets of polygons; 0 or less where edges cross. */
-  private static double gap(List<List<Point>> a, List<List<Point>> b) {
-    double best = Double.POSITIVE_INFINITY;
-    for (List<Point> p : a) {
-      for (List<Point> q : b) {
-        best = Math.min(best, gap1(p, q));
-      }
-    }
-    return best;
-  }
-
-  private static double gap1(List<Point> a, List<Point> b) {
-    double best = Double.POSITIVE_INFINITY;
-    Point p0 = a.get(a.size() - 1);
-    for (Point p1 : a) {
-      Point q0 = b.get(b.size() - 1);
-      for (Point q1 : b) {
-        if (Line.cross(p0, p1, q0, q1)) {
-          return 0;
-        }
-        best = Math.min(best, Math.min(distance(p1, q0, q1), distance(q1, p0, p1)));
-        q0 = q1;
-      }
-      p0 = p1;
-    }
-    return best;
-  }
-
-  private static double distance(Point p, Point a, Point b) {
-    Point ab = b.minus(a);
-    double length = ab.dot(ab);
-    double u = length > 0 ? Math.min(Math.max(p.minus(a).dot(ab) / length, 0), 1) : 0;
-    return p.distance(a.plus(ab.times(u)));
+    return Polygons.of(out);
   }
 }

@@ -52,7 +52,7 @@ public final class FramePainter implements AutoCloseable {
   /** Paints over all of the raster; an opaque one begins black. */
   public void paint(Raster raster, double time) {
     if (!scene.blurs()) {
-      paint(raster, scene.at(time).numbers());
+      paintSharp(raster, time);
       return;
     }
     int samples = scene.samples(time);
@@ -63,6 +63,11 @@ public final class FramePainter implements AutoCloseable {
       }
       blur.mix(raster);
     }
+  }
+
+  /** The same without motion blur, which takes many times as long. */
+  void paintSharp(Raster raster, double time) {
+    paint(raster, scene.at(time).numbers());
   }
 
   private void paint(Raster raster, double[] numbers) {

@@ -1,0 +1,2 @@
+/** What Proof finds in painted frames. */
+package rovingglyph.proofs;

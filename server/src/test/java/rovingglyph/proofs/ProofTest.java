@@ -1,0 +1,85 @@
+package rovingglyph.proofs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static rovingglyph.server.TestServer.text;
+
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonArray;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import rovingglyph.projects.ProjectStore;
+import rovingglyph.server.TestServer;
+
+/** What is found in painted frames, asked for as the interface does. */
+class ProofTest {
+  private final TestServer server = TestServer.shared();
+
+  /** Words on a line, on a sheet of a colour, with the background half covered in another one. */
+  private UUID scene(String sheet, String half, String more) {
+    String document =
+        """
+        {"format":"roving-glyph-scene","version":2,"name":"Proof","width":1280,"height":720,
+         "rate":"25","length":2,"background":"%s",
+         "paths":[{"id":"p","kind":"drawn","points":[{"x":140,"y":400},{"x":1140,"y":400}]}],
+         "items":[
+          {"kind":"colour-field","id":"half","area":"rectangle","x":960,"y":360,"width":640,
+           "height":720,"colour":"%s"},
+          {"kind":"lettering","id":"l","text":"kites over dunes","face":"league-spartan",
+           "path":"p","seat":{"fit":"spread"},"size":110,"fill":"#FFFFFF"%s}]}"""
+            .formatted(sheet, half, more);
+    return server.bean(ProjectStore.class).create("Proof", List.of(document)).scenes().get(0).id();
+  }
+
+  private JsonArray found(UUID scene) {
+    return Json.parse(text(server.send("GET", "/api/scenes/" + scene + "/proof", null))).asArray();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "#203040, #102030, ''",
+    "#E8E8E8, #F0F0F0, 'what is behind it: a contrast of 1.2 to 1'",
+    "#203040, #F0F0F0, '% of its letters: a contrast of 1.1 to 1, where 3 to 1 reads well'"
+  })
+  void wordsAreComparedWithWhatIsReallyBehindThem(String sheet, String half, String says) {
+    JsonArray found = found(scene(sheet, half, ""));
+    assertThat(found.size()).isEqualTo(says.isEmpty() ? 0 : 1);
+    if (!says.isEmpty()) {
+      assertThat(found.get(0).asObject().getString("message", "")).contains(says);
+      assertThat(found.get(0).asObject().getString("item", "")).isEqualTo("l");
+    }
+  }
+
+  @Test
+  void anOutlineHelps() {
+    String outline =
+        ",\"effects\":[{\"kind\":\"outline\",\"id\":\"o\",\"side\":\"outside\",\"width\":8,\"colour\":\"#102030\"}]";
+    assertThat(found(scene("#E8E8E8", "#F0F0F0", outline))).isEmpty();
+  }
+
+  @Test
+  void aBlinkingFieldFlashes() {
+    StringBuilder keys = new StringBuilder();
+    for (int i = 0; i <= 10; i++) {
+      String of = "{\"time\":%s,\"value\":%s,\"easing\":\"hold\"}";
+      keys.append(i > 0 ? "," : "").append(of.formatted(i * 0.12, i % 2 * 100));
+    }
+    String document =
+        """
+        {"format":"roving-glyph-scene","version":2,"name":"Blink","width":640,"height":360,
+         "rate":"25","length":2,"background":"#000000","items":[{"kind":"colour-field","id":"f",
+         "colour":"#FFFFFF","opacity":{"keyframes":[%s]}}]}"""
+            .formatted(keys);
+    UUID scene =
+        server.bean(ProjectStore.class).create("Blink", List.of(document)).scenes().get(0).id();
+    assertThat(found(scene).toString()).contains("It flashes more than three times in a second");
+  }
+
+  @Test
+  void ofASceneThatIsNotThereNothingIsFound() {
+    assertThat(server.send("GET", "/api/scenes/" + UUID.randomUUID() + "/proof", null).statusCode())
+        .isEqualTo(404);
+  }
+}

@@ -1,5 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Download, X } from 'lucide-react';
+import { useState } from 'react';
 import { api, type ExportStatus } from '../api/client';
 import { useEditor } from '../state/editor';
 import { useKeeper } from '../state/autosave';
@@ -43,6 +44,7 @@ export function ExportSheet() {
 
   return (
     <>
+      <BeforeHandOff />
       <section className="section space-y-2">
         <p className="text-[12px] text-soft">
           {doc.width} × {doc.height}, {frames} frames at {rateLabel(doc.rate)} fps
@@ -62,7 +64,6 @@ export function ExportSheet() {
           <p className="text-[12px] text-soft">One moment: the latest changes are being kept.</p>
         )}
       </section>
-      <BeforeHandOff />
       <section className="section">
         <h2 className="section-title">Files</h2>
         {list.data?.length === 0 && (
@@ -80,19 +81,29 @@ export function ExportSheet() {
   );
 }
 
+/** So many findings are shown before more are asked for: the formats are to be in sight. */
+const FIRST = 2;
+
 /** What Proof finds, looked at once more before a file is made: in the pictures too. */
 function BeforeHandOff() {
+  const [whole, setWhole] = useState(false);
   const found = useFindings((s) => s.found);
   const pictures = usePictureFindings(true);
   if (!found) return null;
   const all = [...found, ...(pictures.data ?? [])];
+  const more = all.length - FIRST;
   return (
     <section className="section" aria-label="Before the hand-off">
       <h2 className="section-title">Before the hand-off</h2>
       <p className="mb-2 text-soft" role="status">
         {pictures.isFetching ? 'Looking at the pictures …' : `Proof: ${countWords(all)}`}
       </p>
-      <Findings all={all} />
+      <Findings all={whole ? all : all.slice(0, FIRST)} />
+      {more > 0 && (
+        <button type="button" className="btn mt-2" onClick={() => setWhole(!whole)}>
+          {whole ? 'Only the first' : `${more} more`}
+        </button>
+      )}
     </section>
   );
 }

@@ -46,7 +46,7 @@ export function Findings({ all }: { all: Finding[] }) {
       {all.map((f, i) => (
         <li key={i} className="flex flex-wrap items-center gap-x-2.5 gap-y-1 px-3 py-1.5">
           <span className="size-2 shrink-0 bg-ochre" />
-          <span className="min-w-44 flex-1 break-words">{f.message}</span>
+          <span className="min-w-44 flex-1 break-words">{whole(f.message)}</span>
           <span className="flex gap-2">
             {f.fix && (
               <button
@@ -66,6 +66,9 @@ export function Findings({ all }: { all: Finding[] }) {
     </ul>
   );
 }
+
+/** A number stays on one line with its unit. */
+const whole = (text: string) => text.replace(/(\d) (px|s|%)/g, '$1\u00a0$2');
 
 function show(f: Finding): void {
   pause();

@@ -84,11 +84,12 @@ class ProofTest {
     w.button("check contrast and flashes").click();
     assertThat(finding("Proof", "hardly stands out")).isVisible();
     w.tab(6);
+    w.button("1 more").click();
     Locator here = finding("Before the hand-off", "hardly stands out");
     button(here, "Show").click();
     // Another colour, and it is found no more.
     w.tab(1);
-    page.getByLabel("Colour: six hexadecimal digits").first().fill("#1F2B37");
+    page.getByLabel("Fill: six hexadecimal digits").first().fill("#1F2B37");
     page.keyboard().press("Enter");
     w.tab(6);
     assertThat(finding("Before the hand-off", "longer than its room")).isVisible();

@@ -26,7 +26,7 @@ class ProofTest {
          "paths":[{"id":"p","kind":"drawn","points":[{"x":140,"y":400},{"x":1140,"y":400}]}],
          "items":[
           {"kind":"colour-field","id":"half","area":"rectangle","x":960,"y":360,"width":640,
-           "height":720,"colour":"%s"},
+           "height":720,"fill":"%s"},
           {"kind":"lettering","id":"l","text":"kites over dunes","face":"league-spartan",
            "path":"p","seat":{"fit":"spread"},"size":110,"fill":"#FFFFFF"%s}]}"""
             .formatted(sheet, half, more);
@@ -45,7 +45,7 @@ class ProofTest {
   })
   void wordsAreComparedWithWhatIsReallyBehindThem(String sheet, String half, String says) {
     JsonArray found = found(scene(sheet, half, ""));
-    assertThat(found.size()).isEqualTo(says.isEmpty() ? 0 : 1);
+    assertThat(found.size()).as(found.toString()).isEqualTo(says.isEmpty() ? 0 : 1);
     if (!says.isEmpty()) {
       assertThat(found.get(0).asObject().getString("message", "")).contains(says);
       assertThat(found.get(0).asObject().getString("item", "")).isEqualTo("l");
@@ -70,7 +70,7 @@ class ProofTest {
         """
         {"format":"roving-glyph-scene","version":2,"name":"Blink","width":640,"height":360,
          "rate":"25","length":2,"background":"#000000","items":[{"kind":"colour-field","id":"f",
-         "colour":"#FFFFFF","opacity":{"keyframes":[%s]}}]}"""
+         "fill":"#FFFFFF","opacity":{"keyframes":[%s]}}]}"""
             .formatted(keys);
     UUID scene =
         server.bean(ProjectStore.class).create("Blink", List.of(document)).scenes().get(0).id();

@@ -2,7 +2,9 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Journey } from './journey/Journey';
 import { Sheet } from './sheets/Sheet';
+import { Bench } from './shell/Bench';
 import { setHidden } from './shell/columns';
+import { showPane } from './shell/layout';
 import { ConflictDialog } from './shell/ConflictDialog';
 import { HistoryDialog } from './shell/HistoryDialog';
 import { OffersDialog } from './shell/OffersDialog';
@@ -12,9 +14,7 @@ import { HelpDialog } from './shell/HelpDialog';
 import { ItemMenu } from './shell/ItemMenu';
 import { runKey } from './shell/actions';
 import { onKey } from './shell/keys';
-import { LedgerTabs } from './shell/LedgerTabs';
 import { useProjects } from './state/projects';
-import { SideColumn } from './shell/SideColumn';
 import { TopBar } from './shell/TopBar';
 import { takeFiles } from './stage/pictureDrop';
 import { watchSpace } from './stage/hand';
@@ -54,7 +54,12 @@ export function App() {
 
   // Another tab asks for its sheet.
   useEffect(
-    () => useEditor.subscribe((s, before) => s.tab !== before.tab && setHidden('sheet', false)),
+    () =>
+      useEditor.subscribe((s, before) => {
+        if (s.tab === before.tab) return;
+        setHidden('sheet', false);
+        showPane('sheet');
+      }),
     [],
   );
 
@@ -95,26 +100,23 @@ export function App() {
           <TopBar />
         </Region>
       )}
-      <div className="flex min-h-0 flex-1">
-        {!full && <LedgerTabs />}
-        {!full && (
-          <SideColumn side="sheet">
-            <Region name="sheet" key={tab}>
-              <Sheet />
-            </Region>
-          </SideColumn>
-        )}
-        <Region name="stage">
-          <StageColumn />
-        </Region>
-        {!full && (
-          <SideColumn side="journey">
-            <Region name="Journey">
-              <Journey />
-            </Region>
-          </SideColumn>
-        )}
-      </div>
+      <Bench
+        sheet={
+          <Region name="sheet" key={tab}>
+            <Sheet />
+          </Region>
+        }
+        stage={
+          <Region name="stage">
+            <StageColumn />
+          </Region>
+        }
+        journey={
+          <Region name="Journey">
+            <Journey />
+          </Region>
+        }
+      />
       <Region name="dialog">
         <ItemMenu />
         <HelpDialog />

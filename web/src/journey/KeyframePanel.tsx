@@ -30,6 +30,7 @@ export function KeyframePanel(props: Props) {
   const key = index === null ? undefined : keys?.[index];
   return (
     <section
+      tabIndex={0}
       // As high with numbers as without, so that the chart stays where it is under the pointer.
       className={`shrink-0 overflow-y-auto border-t border-rule px-3.5 pt-2.5 pb-2 ${keys ? 'h-[32%]' : ''}`}
       aria-label="The chosen keyframe"

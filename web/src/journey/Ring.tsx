@@ -147,7 +147,14 @@ export function Ring({ item, channel, index, info, x, scale, toChart }: RingProp
       {info.cue && (
         <path d={`M${cx - 3} ${cy}H${cx + 3}`} className="stroke-ochre" strokeWidth={2} />
       )}
-      <circle cx={cx} cy={cy} r={13} fill="transparent" data-testid={`ring-${index}`} />
+      <circle
+        cx={cx}
+        cy={cy}
+        r={13}
+        fill="transparent"
+        className="grip"
+        data-testid={`ring-${index}`}
+      />
       {label && (
         <text
           x={cx + (right ? 13 : -13)}

@@ -23,17 +23,17 @@ export function ProjectSwitcher() {
   return (
     <Popover className="min-w-0">
       <PopoverButton
-        className="flex min-w-0 items-center gap-1.5 rounded-md px-1.5 py-1 hover:bg-paper"
+        className="flex max-w-full min-w-0 items-center gap-1.5 rounded-md px-1.5 py-1 hover:bg-paper"
         data-testid="switcher"
       >
-        <span className="truncate text-soft">{project?.name ?? '…'}</span>
-        <span className="text-soft">/</span>
+        <span className="truncate text-soft max-[900px]:hidden">{project?.name ?? '…'}</span>
+        <span className="text-soft max-[900px]:hidden">/</span>
         <span className="truncate font-semibold">{name ?? '…'}</span>
         <ChevronDown className="size-3.5 shrink-0 text-soft" />
       </PopoverButton>
       <PopoverPanel
         anchor="bottom start"
-        className="menu max-h-[80vh] w-96 overflow-y-auto p-2 [--anchor-gap:4px]"
+        className="menu max-h-[80vh] w-96 max-w-full overflow-y-auto p-2 [--anchor-gap:4px]"
         aria-label="Projects and scenes"
       >
         {({ close }) => <ProjectList projects={projects.data ?? []} close={close} />}

@@ -22,7 +22,7 @@ export function SceneSettings() {
   const put = (parts: Partial<SceneDoc>) => changeScene(parts, 'settings');
   return (
     <Popover>
-      <PopoverButton className="flex items-center gap-1 rounded-md px-1 py-0.5 hover:text-ink">
+      <PopoverButton className="flex min-w-0 items-center gap-1 truncate rounded-md px-1 py-0.5 hover:text-ink">
         {doc.width} × {doc.height} · {rateLabel(doc.rate)} fps · {words(doc.length, 3)}
         <ChevronDown className="size-3.5" />
       </PopoverButton>

@@ -1,5 +1,5 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
-import { Check, ChevronDown, CircleHelp, History, Redo2, Undo2 } from 'lucide-react';
+import { Check, ChevronDown, CircleHelp, History, Redo2, ScanEye, Undo2 } from 'lucide-react';
 import { redo, undo, useEditor } from '../state/editor';
 import { showHelp } from '../state/dialogs';
 import { showHistory } from '../state/history';
@@ -24,11 +24,11 @@ export function TopBar() {
   return (
     <header className="flex h-12 shrink-0 items-center gap-2 border-b border-rule bg-sheet pr-3.5 pl-4">
       <Mark />
-      <span className="mr-2 font-head text-[17px] font-semibold whitespace-nowrap">
+      <span className="mr-2 font-head text-[17px] font-semibold whitespace-nowrap max-[950px]:hidden">
         Roving Glyph
       </span>
       <ProjectSwitcher />
-      <div className="ml-auto flex items-center gap-2">
+      <div className="ml-auto flex shrink-0 items-center gap-2 max-[700px]:gap-1">
         <KeptWord />
         <button
           type="button"
@@ -61,11 +61,11 @@ export function TopBar() {
         </button>
         <ShowMenu />
         <button type="button" className="btn" onClick={showHelp}>
-          <CircleHelp className="size-4" /> Help
+          <CircleHelp className="size-4" /> <span className="max-[700px]:sr-only">Help</span>
         </button>
         <button
           type="button"
-          className="btn-main"
+          className="btn-main max-[480px]:hidden"
           onClick={() => useEditor.setState({ tab: 'export' })}
         >
           Export…
@@ -90,7 +90,7 @@ function KeptWord() {
     <span
       role="status"
       data-testid="kept"
-      className={`mr-1 text-[12px] whitespace-nowrap ${quiet ? 'text-soft' : 'font-semibold text-ochre'}`}
+      className={`mr-1 text-[12px] whitespace-nowrap ${quiet ? 'text-soft max-[700px]:sr-only' : 'font-semibold text-ochre'}`}
     >
       {WORDS[state]}
     </span>
@@ -105,7 +105,9 @@ function ShowMenu() {
   return (
     <Menu>
       <MenuButton className="btn">
-        Show <ChevronDown className="size-3.5" />
+        <span className="max-[700px]:hidden">Show</span>
+        <ScanEye className="size-4 min-[701px]:hidden" aria-label="Show" />
+        <ChevronDown className="size-3.5" />
       </MenuButton>
       <MenuItems anchor="bottom end" className="menu [--anchor-gap:4px]">
         {[...OVERLAY_ACTIONS, DUSK].map((a) => (

@@ -24,7 +24,7 @@ export function Handle(props: HandleProps) {
       data-testid={testId}
     >
       <title>{title}</title>
-      <circle r="11" fill="transparent" />
+      <circle r="11" fill="transparent" className="grip" />
       {square ? (
         <rect
           x={-r + 0.5}

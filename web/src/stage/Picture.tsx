@@ -37,7 +37,7 @@ export function Picture() {
       )}
       <div
         ref={box}
-        className={`relative min-h-40 flex-1 touch-none overflow-clip ${full ? '' : '-mx-2.5'}`}
+        className={`relative min-h-28 flex-1 touch-none overflow-clip ${full ? '' : '-mx-2.5'}`}
         data-testid="stage-room"
       >
         {doc && frame && frame.scale > 0 && (

@@ -2,12 +2,11 @@ import { useState } from 'react';
 import type { Edit, Finding } from '../core/core';
 import { applyEdit, select, setTime, useEditor } from '../state/editor';
 import { choosePath } from '../state/paths';
-import { countWords, useFindings, usePictureFindings, useProof } from '../state/proof';
+import { countWords, useFindings, usePictureFindings } from '../state/proof';
 import { pause } from './playback';
 
 /** What the automatic checks found. */
 export function ProofList() {
-  useProof();
   const findings = useFindings((s) => s.found);
   const opened = useEditor((s) => s.opened);
   const [asked, setAsked] = useState(0);

@@ -30,16 +30,16 @@ export function StackStrip() {
   const group = groupOf(doc, selected);
 
   return (
-    <div className="flex h-9 min-w-0 items-center gap-1.5">
+    <div className="flex min-h-9 min-w-0 shrink-0 items-center gap-1.5 max-[700px]:flex-wrap">
       <ul
         ref={row}
         aria-label="Stack, back to front"
-        className="flex min-w-0 items-center gap-1 scroll-px-8 overflow-x-auto py-1 pl-0.5 [scrollbar-width:none]"
+        className="flex min-w-0 items-center gap-1 scroll-px-8 overflow-x-auto py-1 pl-0.5 [scrollbar-width:none] max-[700px]:w-full"
       >
         <Row doc={doc} into="" ids={doc.stack} dragged={dragged} onDrag={setDragged} />
       </ul>
       {chosen && (
-        <div className="flex shrink-0 items-center border-l border-rule pl-1.5">
+        <div className="flex shrink-0 items-center border-rule pl-1.5 min-[701px]:border-l">
           <Tool
             label={chosen.hidden ? 'Show' : 'Hide'}
             onClick={() => toggleFlag(chosen.id, 'hidden')}

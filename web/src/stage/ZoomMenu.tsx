@@ -10,7 +10,7 @@ export function ZoomMenu({ frame }: { frame: Standing }) {
   return (
     <Menu>
       <MenuButton
-        className="flex items-center gap-1 rounded-md px-1 py-0.5 tabular-nums hover:text-ink"
+        className="flex shrink-0 items-center whitespace-nowrap gap-1 rounded-md px-1 py-0.5 tabular-nums hover:text-ink"
         title="How large the frame is seen: Ctrl with the wheel zooms, the wheel moves it"
       >
         {fits ? `Fits, ${percent} %` : `${percent} %`}

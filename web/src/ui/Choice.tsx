@@ -87,7 +87,7 @@ export function Segments<T extends string>(props: Props<T>) {
     <div className={`mb-1.5 flex ${row}`} role="radiogroup" aria-label={label}>
       <span className={stacked ? 'text-soft' : 'w-23 shrink-0 text-soft'}>{label}</span>
       <div
-        className={`flex h-7 min-w-0 rounded-md border border-rule bg-sheet p-0.5 ${stacked ? '' : 'flex-1'}`}
+        className={`flex min-h-7 min-w-0 rounded-md border border-rule bg-sheet p-0.5 ${stacked ? '' : 'flex-1'}`}
       >
         {options.map((o) => (
           <button

@@ -72,6 +72,20 @@ class AccessibilityTest {
     assertThat(found).isEmpty();
   }
 
+  /** A window of 1280 by 800 px at 200 percent. */
+  @ParameterizedTest
+  @ValueSource(strings = {"day", "dusk"})
+  void everyTabAtTwiceTheSize(String theme) {
+    openIn(theme);
+    page.setViewportSize(640, 400);
+    Workbench w = Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Opening stamp"));
+    for (int tab = 1; tab <= 7; tab++) {
+      w.tab(tab);
+      look("at 200 %: tab " + tab);
+    }
+    assertThat(found).isEmpty();
+  }
+
   @ParameterizedTest
   @ValueSource(strings = {"day", "dusk"})
   void everyTabInBothThemes(String theme) {

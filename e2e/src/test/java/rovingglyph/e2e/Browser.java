@@ -70,6 +70,18 @@ final class Browser {
             .setBypassCSP(free));
   }
 
+  /** A page on a screen that fingers touch; {@link #close} ends it. */
+  static Page touched(int width, int height) {
+    context(width, height).close();
+    return chromium
+        .newContext(
+            new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setHasTouch(true)
+                .setIsMobile(true))
+        .newPage();
+  }
+
   /** What Chromium's tracing tells of the work done meanwhile, as JSON. */
   static String trace(Page page, Runnable work) {
     chromium.startTracing(

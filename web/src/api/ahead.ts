@@ -10,18 +10,30 @@ function ask(url: string): Promise<Response> {
   return answer;
 }
 
-/** Asks for the projects and the scene that the page will show, before the page is there to ask. */
-export function askSceneAhead(): void {
+/**
+ * Asks for the projects and the scene that the page will show, before the page is there to ask.
+ *
+ * @param known told which scene that is
+ */
+export function askSceneAhead(known: (scene: string) => void): void {
   const scene = sceneOf(location.hash);
   const projects = ask('/api/projects');
-  if (scene) void ask(`/api/scenes/${scene}`);
-  else void projects.then((r) => r.clone().json()).then(askFirst, () => undefined);
+  const asks = (id: string) => {
+    known(id);
+    void ask(`/api/scenes/${id}`);
+  };
+  if (scene) asks(scene);
+  else void projects.then((r) => r.clone().json()).then((all: Listed) => askFirst(all, asks), none);
 }
 
-function askFirst(projects: { deleted: boolean; scenes: { id: string; deleted: boolean }[] }[]) {
+type Listed = { deleted: boolean; scenes: { id: string; deleted: boolean }[] }[];
+
+const none = () => undefined;
+
+function askFirst(projects: Listed, asks: (id: string) => void) {
   const scenes = projects.find((p) => !p.deleted)?.scenes;
   const first = scenes?.find((s) => !s.deleted)?.id;
-  if (first) void ask(`/api/scenes/${first}`);
+  if (first) asks(first);
 }
 
 /** An answer that was asked for ahead; once, as it may be out of date the next time. */

@@ -1,9 +1,11 @@
 import { useRef } from 'react';
 import { framesPerSecond } from '../core/core';
 import type { SceneDoc } from '../core/document';
+import { sceneOf } from '../shell/address';
 import { SceneSettings } from '../shell/SceneSettings';
 import { useEditor } from '../state/editor';
 import { addLettering } from '../state/itemActions';
+import { stillOf } from '../still';
 import { FrameCanvas, type Crop } from './FrameCanvas';
 import { Overlay } from './Overlay';
 import { useAchieved } from './playback';
@@ -24,6 +26,7 @@ export function Picture() {
   const beside = full ? 0 : SURROUND;
   const seen = full ? { ...view, zoom: null } : view;
   const frame = doc && standing(doc, seen, beside);
+  const sceneHere = sceneOf(location.hash);
   return (
     <>
       {!full && doc && (
@@ -40,6 +43,14 @@ export function Picture() {
         className={`relative min-h-28 flex-1 touch-none overflow-clip ${full ? '' : '-mx-2.5'}`}
         data-testid="stage-room"
       >
+        {!doc && sceneHere && (
+          <img
+            data-still
+            src={stillOf(sceneHere)}
+            alt="The scene, until it can be edited"
+            className="absolute inset-6 h-[calc(100%-3rem)] w-[calc(100%-3rem)] object-contain"
+          />
+        )}
         {doc && frame && frame.scale > 0 && (
           <>
             <Frame
@@ -66,6 +77,8 @@ interface FrameProps {
 function Frame({ doc, frame: { left, top, width, height }, crop }: FrameProps) {
   const time = useEditor((s) => s.time);
   const shown = useEditor((s) => s.shown);
+  const painted = useEditor((s) => s.opened > 0);
+  const sceneId = useEditor((s) => s.sceneId);
   // Pictures to trace lie under the lettering, and only where lines are drawn.
   const tracing = useEditor(
     (s) => !s.full && s.tab === 'path' && s.overlays.template && (doc.templates?.length ?? 0) > 0,
@@ -74,6 +87,9 @@ function Frame({ doc, frame: { left, top, width, height }, crop }: FrameProps) {
   return (
     <div className="absolute shadow-sm" style={{ width, height, left, top }} data-frame>
       {tracing && <TracingLayer />}
+      {!painted && sceneId && (
+        <img data-still src={stillOf(sceneId)} alt="" className="absolute inset-0 size-full" />
+      )}
       {!outOfSight && (
         <FrameCanvas
           shown={shown}

@@ -1,10 +1,7 @@
 import { create } from 'zustand';
+import { THEME_KEY, themeKept } from '../themeKept';
 
-const KEY = 'roving-theme';
-
-export const useTheme = create<{ dusk: boolean }>(() => ({
-  dusk: localStorage.getItem(KEY) === 'dusk',
-}));
+export const useTheme = create<{ dusk: boolean }>(() => ({ dusk: themeKept() === 'dusk' }));
 
 /** Shows the theme that was chosen the last time, and every change of it. */
 export function startTheme(): void {
@@ -13,7 +10,7 @@ export function startTheme(): void {
   };
   apply(useTheme.getState());
   useTheme.subscribe((s) => {
-    localStorage.setItem(KEY, s.dusk ? 'dusk' : 'day');
+    localStorage.setItem(THEME_KEY, s.dusk ? 'dusk' : 'day');
     apply(s);
   });
 }

@@ -160,9 +160,21 @@ public final class BrowserBench {
     }
   }
 
-  /** From the address typed to the chart drawn, each time as a browser that has kept nothing. */
+  /** Tells when the picture of the scene that stands in for the stage has been painted. */
+  private static final String SEEN =
+      """
+      addEventListener('load', (e) => {
+        if (e.target.dataset?.still === undefined || window.seen) return;
+        requestAnimationFrame(() => setTimeout(() => (window.seen ??= performance.now())));
+      }, true);""";
+
+  /**
+   * From the address typed to the scene seen and to the chart drawn, each time as a browser that
+   * has kept nothing.
+   */
   private static void firstLoad(Page page, TestServer server) {
     double[] ms = new double[5];
+    double[] seen = new double[5];
     for (int i = 0; i < ms.length; i++) {
       try (BrowserContext fresh =
           page.context()
@@ -171,13 +183,17 @@ public final class BrowserBench {
                   new com.microsoft.playwright.Browser.NewContextOptions()
                       .setViewportSize(1280, 800))) {
         Page first = fresh.newPage();
+        first.addInitScript(SEEN);
         long begin = System.nanoTime();
         first.navigate(server.address());
         first.getByTestId("chart-svg").waitFor();
         ms[i] = (System.nanoTime() - begin) / 1e6;
+        seen[i] = ((Number) first.evaluate("window.seen")).doubleValue();
       }
     }
     Arrays.sort(ms);
+    Arrays.sort(seen);
+    say("scene seen with an empty cache: median %.0f ms (goal 1,000)", seen[2]);
     say("page usable with an empty cache: median %.0f ms (goal 1,500)", ms[2]);
   }
 

@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
-import java.util.concurrent.Semaphore;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -17,15 +16,10 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import rovingglyph.frame.Preparation;
-import rovingglyph.frame.PreparedScene;
-import rovingglyph.render.Bitmaps;
-import rovingglyph.render.FramePainter;
 import rovingglyph.scene.Scene;
 import rovingglyph.schema.Fields;
 import rovingglyph.server.Holds;
 import rovingglyph.server.JsonBody;
-import rovingglyph.shaping.Shaper;
 
 /** The history of scenes over HTTP. Restoring is a save like any other. */
 @RestController
@@ -37,19 +31,14 @@ class HistoryController {
   private final HistoryStore history;
   private final SceneStore scenes;
   private final ShownScenes shown;
-  private final Shaper shaper;
-  private final Bitmaps bitmaps;
-
-  /** One picture at a time: a long list must not take all memory or both processors. */
-  private final Semaphore turn = new Semaphore(1, true);
+  private final ScenePictures pictures;
 
   HistoryController(
-      HistoryStore history, SceneStore scenes, ShownScenes shown, Shaper shaper, Bitmaps bitmaps) {
+      HistoryStore history, SceneStore scenes, ShownScenes shown, ScenePictures pictures) {
     this.history = history;
     this.scenes = scenes;
     this.shown = shown;
-    this.shaper = shaper;
-    this.bitmaps = bitmaps;
+    this.pictures = pictures;
   }
 
   @Operation(summary = "What was kept of a scene, the latest first")
@@ -88,23 +77,9 @@ class HistoryController {
         scene.insets().isEmpty()
             ? CacheControl.maxAge(Duration.ofDays(1)).immutable()
             : CacheControl.maxAge(Duration.ofSeconds(10));
-    turn.acquire();
-    try {
-      return ResponseEntity.ok()
-          .cacheControl(kept.cachePrivate())
-          .contentType(MediaType.IMAGE_PNG)
-          .body(png(scene));
-    } finally {
-      turn.release();
-    }
-  }
-
-  private byte[] png(Scene scene) throws IOException {
-    PreparedScene prepared = Preparation.prepare(scene, shaper);
-    double scale = Math.min(1, LARGEST / Math.max(scene.width(), scene.height()));
-    double time = scene.rate().timeOf((int) (scene.frameCount() / 3));
-    try (FramePainter painter = new FramePainter(prepared, bitmaps, scale)) {
-      return painter.png(time);
-    }
+    return ResponseEntity.ok()
+        .cacheControl(kept.cachePrivate())
+        .contentType(MediaType.IMAGE_PNG)
+        .body(pictures.png(scene, LARGEST));
   }
 }

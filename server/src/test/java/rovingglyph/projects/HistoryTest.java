@@ -72,6 +72,24 @@ class HistoryTest {
   }
 
   @Test
+  void thePresentPictureIsThatOfTheLatestRevision() throws Exception {
+    UUID scene = newScene(1);
+    String at = "/api/scenes/" + scene + "/picture";
+    byte[] first = server.send("GET", at, null).body();
+    var picture = ImageIO.read(new ByteArrayInputStream(first));
+    assertThat(picture.getWidth()).isEqualTo(960);
+    assertThat(picture.getRGB(5, 5) & 0xFFFFFF).isEqualTo(0xF3E9D2);
+    assertThat(server.send("GET", at, null).body()).isEqualTo(first);
+    String dark = EmptyScene.document("Version 2").replace("#F3E9D2", "#102030");
+    scenes.save(scene, 1, dark, null, null);
+    var next = ImageIO.read(new ByteArrayInputStream(server.send("GET", at, null).body()));
+    assertThat(next.getRGB(5, 5) & 0xFFFFFF).isEqualTo(0x102030);
+    assertThat(
+            server.send("GET", "/api/scenes/" + UUID.randomUUID() + "/picture", null).statusCode())
+        .isEqualTo(404);
+  }
+
+  @Test
   void oldOnesAreThinnedByHourAndDayAndNamedOnesStay() {
     UUID scene = newScene(9);
     age(scene, 1, "40 days", "1 hour");

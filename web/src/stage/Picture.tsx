@@ -4,7 +4,7 @@ import type { SceneDoc } from '../core/document';
 import { sceneOf } from '../shell/address';
 import { SceneSettings } from '../shell/SceneSettings';
 import { useEditor } from '../state/editor';
-import { addLettering } from '../state/itemActions';
+import { Beginning } from './Beginning';
 import { stillOf } from '../still';
 import { FrameCanvas, type Crop } from './FrameCanvas';
 import { Overlay } from './Overlay';
@@ -113,20 +113,6 @@ function cropOf({ left, top, width, height }: Standing, [across, down]: [number,
   const r = Math.min(Math.round(width * ratio), Math.ceil((across - left) * ratio));
   const b = Math.min(Math.round(height * ratio), Math.ceil((down - top) * ratio));
   return { left: l, top: t, width: r - l, height: b - t };
-}
-
-/** What to do first in a scene without words. */
-function Beginning() {
-  return (
-    <div className="pointer-events-none absolute inset-0 flex flex-col items-center justify-center gap-3 text-center">
-      <p className="rounded-md bg-sheet/90 px-3 py-2">
-        Begin with words: they get a circle to travel on, and you choose the path next.
-      </p>
-      <button type="button" className="btn-main pointer-events-auto" onClick={addLettering}>
-        Add a lettering
-      </button>
-    </div>
-  );
 }
 
 /** How many frames a second are really shown, while playing. */

@@ -16,9 +16,23 @@ export function addOnThisPath(): void {
   addWords(pathOf(useEditor.getState())?.id ?? '');
 }
 
+export type Piece = 'badge' | 'title' | 'border';
+
+/** Adds words that move, on a path of their own, as a piece to start from. */
+export function addReadyPiece(piece: Piece): void {
+  const id = newId();
+  applyEdit({ op: 'readyPiece', id, path: newId(), piece });
+  show(id);
+}
+
 function addWords(on: string): void {
   const id = newId();
   applyEdit({ op: 'addLettering', id, on, circle: newId() });
+  show(id);
+}
+
+/** Has new words chosen and ready to be written over. */
+function show(id: string): void {
   select(id);
   useNewWords.setState({ id });
   useEditor.setState({ tab: 'words' });

@@ -19,6 +19,7 @@ public final class Commands {
             RecipeCommands.ALL,
             Cues.ALL,
             Letterings.ALL,
+            ReadyPieces.ALL,
             Fillings.ALL,
             Shown.ALL,
             Groups.ALL,

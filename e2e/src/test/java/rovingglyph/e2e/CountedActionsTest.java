@@ -19,6 +19,7 @@ import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.pictures.MadePictures;
+import rovingglyph.proof.LoopCheck;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
@@ -85,6 +86,28 @@ class CountedActionsTest {
     List<Placement> places = l.inFrame(l.seating(l.values(time)));
     Placement middle = places.get(places.size() / 2);
     return Math.atan2(Math.sin(middle.angle()), Math.cos(middle.angle()));
+  }
+
+  @Test
+  void aReadyPieceMovesAndTakesItsWordsAtOnce() {
+    for (String card : List.of("Badge that turns", "Title that swoops in", "Border that runs")) {
+      assertThat(w.button(card)).isVisible();
+    }
+    click(w.button("Badge that turns"));
+    assertThat(page.locator("#words-text")).isFocused();
+    assertThat(w.button("Pause")).isVisible();
+    page.keyboard().type("kites and buoys");
+    actions++;
+    assertThat(actions).isEqualTo(2);
+    w.button("Pause").click();
+    PreparedScene scene = prepared();
+    assertThat(only(scene).lettering().text()).isEqualTo("kites and buoys");
+    assertThat(LoopCheck.of(scene)).isEmpty();
+    assertThat(w.button("Badge that turns")).isHidden();
+    w.field("Playhead").focus();
+    page.keyboard().press("Control+z");
+    page.keyboard().press("Control+z");
+    assertThat(w.button("Border that runs")).isVisible();
   }
 
   @Test

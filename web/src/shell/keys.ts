@@ -20,6 +20,8 @@ export function onKey(e: KeyboardEvent): void {
     target.isContentEditable;
   const key = keyOf(e);
   if (document.querySelector('[role=dialog]')) return;
+  // What a field does with it, such as taking back what was typed, it has done by now.
+  if (typing && key === 'Escape') target.blur();
   if ((typing && key !== 'ctrl+k') || ELSEWHERE.includes(key)) return;
   const arrows = key.startsWith('Arrow') && !usesArrows(target) && !useEditor.getState().drawing;
   if (arrows) nudge(e);

@@ -1,12 +1,5 @@
 import { Handle } from './Handle';
-
-/** Arrow keys and where they lead. */
-const ARROWS: Record<string, [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
+import { Steppable } from './Steppable';
 
 interface GrippableProps {
   x: number;
@@ -22,20 +15,8 @@ interface GrippableProps {
 /** A handle that arrow keys move, too; with Shift by ten. */
 export function Grippable({ x, y, unit, label, testId, onDown, onStep }: GrippableProps) {
   return (
-    <g
-      tabIndex={0}
-      role="button"
-      aria-label={label}
-      onKeyDown={(e) => {
-        const way = ARROWS[e.key];
-        if (!way) return;
-        e.preventDefault();
-        e.stopPropagation();
-        const far = e.shiftKey ? 10 : 1;
-        onStep(way[0] * far, way[1] * far);
-      }}
-    >
+    <Steppable label={label} onStep={onStep}>
       <Handle x={x} y={y} unit={unit} title={label} onDown={onDown} testId={testId} />
-    </g>
+    </Steppable>
   );
 }

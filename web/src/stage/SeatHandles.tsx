@@ -1,11 +1,13 @@
 import { useMemo } from 'react';
 import * as core from '../core/core';
+import type { Channel } from '../core/document';
 import { useEditor } from '../state/editor';
 import { changeLettering, setValue } from '../state/values';
 import { letteringOf } from '../state/items';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
 import { puckDrag } from './itemDrags';
+import { Steppable } from './Steppable';
 
 interface SeatProps {
   id: string;
@@ -48,12 +50,22 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
       const to = core.dragShift(id, useEditor.getState().time, x, y);
       setValue(id, 'baselineShift', to, event.altKey, 'shift');
     });
+  /** By keys, so much farther from where it stands. */
+  const step = (channel: Channel, by: number) =>
+    setValue(id, channel, core.value(id, channel, useEditor.getState().time) + by, false, 'step');
+  const widen = (by: number) => {
+    const seat = letteringOf(useEditor.getState().doc, id)?.seat;
+    const seamGap = Math.max(0, (seat?.seamGap ?? 0) + by);
+    if (seat) changeLettering(id, { seat: { ...seat, seamGap } }, 'step');
+  };
   const lifted = Math.hypot(spots[9]! - spots[0]!, spots[10]! - spots[1]!) > 14 * unit;
 
   return (
     <g>
       {stops && round && (
-        <g
+        <Steppable
+          label="Seam gap"
+          onStep={(x, y) => widen(x - y)}
           transform={`translate(${spots[12]} ${spots[13]}) rotate(${spots[14]}) scale(${unit})`}
           className="cursor-ew-resize"
           onPointerDown={seam}
@@ -62,10 +74,15 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
           <title>Seam gap: drag along the path to keep room free at the join</title>
           <path d="M-8 8H8V26H-8Z" fill="transparent" />
           <path d="M-5 12H5L0 20Z" className="fill-sheet stroke-teal" strokeWidth="2" />
-        </g>
+        </Steppable>
       )}
       {stops && lifted && (
-        <g className="cursor-ns-resize" onPointerDown={shift}>
+        <Steppable
+          label="Baseline shift"
+          onStep={(x, y) => step('baselineShift', x - y)}
+          className="cursor-ns-resize"
+          onPointerDown={shift}
+        >
           <title>Baseline shift: drag away from the path or into it</title>
           <path
             d={`M${spots[0]} ${spots[1]}L${spots[9]} ${spots[10]}`}
@@ -87,14 +104,16 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
             className="fill-sheet stroke-teal"
             strokeWidth={2 * unit}
           />
-        </g>
+        </Steppable>
       )}
       {stops &&
         [true, false].map((start) => {
           const i = start ? 3 : 6;
           return (
-            <g
+            <Steppable
               key={String(start)}
+              label={start ? 'Start margin' : 'End margin'}
+              onStep={(x, y) => step(start ? 'startMargin' : 'endMargin', start ? x - y : y - x)}
               transform={`translate(${spots[i]} ${spots[i + 1]}) rotate(${spots[i + 2]}) scale(${unit})`}
               className="cursor-ew-resize"
               onPointerDown={stop(start)}
@@ -110,10 +129,12 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
                 fill="none"
                 strokeWidth="2.5"
               />
-            </g>
+            </Steppable>
           );
         })}
-      <g
+      <Steppable
+        label="Words along the path, and off it"
+        onStep={(x, y) => (x ? step('pathOffset', x) : step('baselineShift', -y))}
         transform={`translate(${spots[0]} ${spots[1]}) scale(${unit})`}
         className="cursor-grab"
         onPointerDown={puck}
@@ -124,7 +145,7 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
         </title>
         <circle r="13" fill="transparent" />
         <circle r="6.5" className="fill-sheet stroke-teal" strokeWidth="3" />
-      </g>
+      </Steppable>
     </g>
   );
 }

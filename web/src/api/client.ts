@@ -383,7 +383,8 @@ export const api = {
     }
     return out;
   },
-  pictureFindings: (scene: string) => ask<Finding[]>('GET', `/api/scenes/${scene}/proof`),
+  pictureFindings: (scene: string, from: number) =>
+    ask<{ findings: Finding[]; next: number }>('GET', `/api/scenes/${scene}/proof?from=${from}`),
   exports: (scene: string) => ask<ExportStatus[]>('GET', `/api/scenes/${scene}/exports`),
   exportFormats: (scene: string) =>
     ask<ExportFormat[]>('GET', `/api/export-formats?scene=${encodeURIComponent(scene)}`),

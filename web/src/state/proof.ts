@@ -52,9 +52,17 @@ export function usePictureFindings(asked: boolean) {
   const kept = useKeeper((s) => s.state === 'kept');
   return useQuery({
     queryKey: ['proof', sceneId, opened],
-    queryFn: () => api.pictureFindings(sceneId ?? ''),
+    queryFn: async ({ signal }) => {
+      const found: Finding[] = [];
+      for (let from = 0; from >= 0 && !signal.aborted;) {
+        const part = await api.pictureFindings(sceneId ?? '', from);
+        found.push(...part.findings);
+        from = part.next;
+      }
+      return found;
+    },
     enabled: asked && kept && sceneId !== null,
     staleTime: Infinity,
-    retry: false,
+    retry: 3,
   });
 }

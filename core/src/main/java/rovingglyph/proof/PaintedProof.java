@@ -42,35 +42,57 @@ public final class PaintedProof {
   /** Pixels of a part of the frame whose luminance is told, across. */
   private static final int ACROSS = 6;
 
+  /** So many frames before the first one of a part are looked at again: flashes take a second. */
+  private static final int AGAIN = 30;
+
   private final Scene scene;
   private final PaintedFrames.Painter painter;
+  private final BooleanSupplier goesOn;
   private final List<Finding> out = new ArrayList<>();
 
   /**
-   * @param scene with solved landings
+   * A part of what is found.
+   *
+   * @param next step from which to go on; -1 where all has been looked at
    */
-  private PaintedProof(Scene scene, PaintedFrames.Painter painter) {
+  public record Part(List<Finding> findings, int next) {}
+
+  private PaintedProof(Scene scene, PaintedFrames.Painter painter, BooleanSupplier goesOn) {
     this.scene = scene;
     this.painter = painter;
+    this.goesOn = goesOn;
   }
 
   /**
-   * What is found, in the order of the items.
+   * What is found, in the order of the items: of as many steps as there is time for, at least one.
+   * First come the letterings, one by one, then the frames.
    *
-   * @param goesOn asked between two frames; where it says no, what was not looked at is told
+   * @param from the step to begin with, 0 at first; beyond the last one nothing is found
+   * @param goesOn asked between two steps
    */
-  public static List<Finding> of(
-      PreparedScene prepared, PaintedFrames.Painter painter, BooleanSupplier goesOn) {
-    PaintedProof proof = new PaintedProof(prepared.scene(), painter);
-    proof.contrast();
-    proof.flashes(goesOn);
-    return proof.out;
+  public static Part of(
+      PreparedScene prepared, PaintedFrames.Painter painter, int from, BooleanSupplier goesOn) {
+    PaintedProof proof = new PaintedProof(prepared.scene(), painter, goesOn);
+    int letterings = prepared.scene().letterings().size();
+    int step = Math.max(0, from);
+    if (step < letterings) {
+      step = proof.contrast(step);
+    }
+    if (step >= letterings && (step == from || goesOn.getAsBoolean())) {
+      step = proof.flashes(step - letterings);
+      step = step < 0 ? -1 : step + letterings;
+    }
+    return new Part(proof.out, step);
   }
 
-  private void contrast() {
+  /** Looks at letterings from one on; gives the next one. */
+  private int contrast(int from) {
     double scale = Math.min(1, MOST / Math.max(scene.width(), scene.height()));
+    List<Lettering> letterings = scene.letterings();
+    int step = from;
     try (PaintedFrames all = painter.open(scene, scale)) {
-      for (Lettering l : scene.letterings()) {
+      do {
+        Lettering l = letterings.get(step++);
         double time = scene.onFrame(Rest.time(l, scene.length()));
         if (!l.text().isBlank() && scene.shows(l, time)) {
           int[] picture = all.at(time).clone();
@@ -78,8 +100,9 @@ public final class PaintedProof {
             contrast(l, time, scale, all, picture, alone.at(time));
           }
         }
-      }
+      } while (step < letterings.size() && goesOn.getAsBoolean());
     }
+    return step;
   }
 
   private void contrast(
@@ -154,34 +177,36 @@ public final class PaintedProof {
     return out;
   }
 
-  private void flashes(BooleanSupplier goesOn) {
+  /** Looks at frames from one on; gives the next one, or -1 after the last. */
+  private int flashes(int from) {
     int longer = Math.max(scene.width(), scene.height());
     int columns = Math.max(1, Math.round((float) PARTS * scene.width() / longer));
     int rows = Math.max(1, Math.round((float) PARTS * scene.height() / longer));
     Flashes flashes = new Flashes(columns, rows);
     double scale = (double) PARTS * ACROSS / longer;
+    int step = Math.max(0, from - AGAIN);
     try (PaintedFrames frames = painter.open(scene, scale)) {
-      for (int i = 0; i < scene.frameCount() && flashes.first() < 0; i++) {
-        double time = scene.rate().timeOf(i);
-        if (!goesOn.getAsBoolean()) {
-          String told = "Only the first " + Decimal.text(time, 1) + " s were looked at for flashes";
-          out.add(Finding.of(told, "", time));
-          return;
-        }
+      while (step < scene.frameCount() && flashes.first() < 0) {
+        double time = scene.rate().timeOf(step++);
         flashes.add(time, light(frames.at(time), frames.width(), frames.height(), columns, rows));
+        if (step > from && !goesOn.getAsBoolean()) {
+          break;
+        }
       }
     }
-    if (flashes.first() >= 0) {
-      double from = Math.max(0, flashes.first() - 1);
-      out.add(
-          Finding.of(
-              "It flashes more than three times in a second, from "
-                  + Decimal.text(from, 1)
-                  + " s on, in a large part of the frame: that can cause seizures. Let it change more"
-                  + " slowly, or by less",
-              "",
-              scene.onFrame(from)));
+    if (flashes.first() < 0) {
+      return step < scene.frameCount() ? step : -1;
     }
+    double begin = Math.max(0, flashes.first() - 1);
+    out.add(
+        Finding.of(
+            "It flashes more than three times in a second, from "
+                + Decimal.text(begin, 1)
+                + " s on, in a large part of the frame: that can cause seizures. Let it change more"
+                + " slowly, or by less",
+            "",
+            scene.onFrame(begin)));
+    return -1;
   }
 
   /** The mean luminance of the parts of a frame, over black where nothing is painted. */

@@ -11,6 +11,7 @@ import java.util.function.IntBinaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.TestScenes;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.scene.Scene;
@@ -154,23 +155,28 @@ class PaintedProofTest {
     public void close() {}
   }
 
-  private static List<Finding> found(DoubleUnaryOperator light, int frames) {
+  private static PaintedProof.Part part(DoubleUnaryOperator light, int from, int steps) {
     PreparedScene scene =
         TestScenes.prepare(TestScenes.document(TestScenes.LINE, "ab", "", "\"hidden\":true"));
     List<Double> asked = new ArrayList<>();
     return PaintedProof.of(
         scene,
         (Scene s, double scale) -> new Plain((int) Math.round(1000 * scale), light),
+        from,
         () -> {
           asked.add(0.0);
-          return asked.size() <= frames;
+          return asked.size() < steps;
         });
+  }
+
+  private static List<Finding> found(DoubleUnaryOperator light) {
+    return part(light, 0, 1000).findings();
   }
 
   @Test
   void flashesAreToldWithTheirTime() {
-    assertThat(found(t -> 0.5, 1000)).isEmpty();
-    assertThat(found(square(0.2, 1, 5), 1000))
+    assertThat(found(t -> 0.5)).isEmpty();
+    assertThat(found(square(0.2, 1, 5)))
         .singleElement()
         .satisfies(
             f -> {
@@ -180,10 +186,21 @@ class PaintedProofTest {
             });
   }
 
-  @Test
-  void whatWasNotLookedAtIsTold() {
-    assertThat(found(t -> 0.5, 50))
-        .extracting(Finding::message)
-        .containsExactly("Only the first 2 s were looked at for flashes");
+  /** One step is the lettering's, the others are the frames': 100 of 4 s. */
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, 7, 40, 1000})
+  void aPartAtATimeFindsTheSame(int steps) {
+    List<Finding> found = new ArrayList<>();
+    int parts = 0;
+    for (int from = 0; from >= 0; parts++) {
+      PaintedProof.Part p = part(square(0.2, 1, 5), from, steps);
+      assertThat(p.next()).isNotEqualTo(from);
+      found.addAll(p.findings());
+      from = p.next();
+    }
+    assertThat(found).isEqualTo(found(square(0.2, 1, 5))).hasSize(1);
+    assertThat(parts == 1).isEqualTo(steps == 1000);
+    assertThat(part(t -> 0.5, 101, 1000).next()).isEqualTo(-1);
+    assertThat(part(t -> 0.5, 999_999, 1).next()).isEqualTo(-1);
   }
 }

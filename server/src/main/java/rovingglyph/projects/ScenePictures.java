@@ -1,13 +1,13 @@
 package rovingglyph.projects;
 
 import java.io.IOException;
-import java.util.concurrent.Semaphore;
 import org.springframework.stereotype.Component;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.render.FramePainter;
 import rovingglyph.scene.Scene;
+import rovingglyph.server.Turns;
 import rovingglyph.shaping.Shaper;
 
 /**
@@ -18,8 +18,8 @@ class ScenePictures {
   private final Shaper shaper;
   private final Bitmaps bitmaps;
 
-  /** One picture at a time: a long list must not take all memory or both processors. */
-  private final Semaphore turn = new Semaphore(1, true);
+  /** One picture at a time; a history asks for as many as are in sight. */
+  private final Turns turns = new Turns(30);
 
   ScenePictures(Shaper shaper, Bitmaps bitmaps) {
     this.shaper = shaper;
@@ -32,15 +32,13 @@ class ScenePictures {
    * @param largest width and height that it has at most, px
    */
   byte[] png(Scene scene, double largest) throws IOException, InterruptedException {
-    turn.acquire();
-    try {
-      PreparedScene prepared = Preparation.prepare(scene, shaper);
-      double scale = Math.min(1, largest / Math.max(scene.width(), scene.height()));
-      try (FramePainter painter = new FramePainter(prepared, bitmaps, scale)) {
-        return painter.png(scene.onFrame(scene.length() / 3));
-      }
-    } finally {
-      turn.release();
-    }
+    return turns.take(
+        () -> {
+          PreparedScene prepared = Preparation.prepare(scene, shaper);
+          double scale = Math.min(1, largest / Math.max(scene.width(), scene.height()));
+          try (FramePainter painter = new FramePainter(prepared, bitmaps, scale)) {
+            return painter.png(scene.onFrame(scene.length() / 3));
+          }
+        });
   }
 }

@@ -5,8 +5,12 @@ import static rovingglyph.server.TestServer.text;
 
 import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
+import com.eclipsesource.json.JsonObject;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -34,7 +38,14 @@ class ProofTest {
   }
 
   private JsonArray found(UUID scene) {
-    return Json.parse(text(server.send("GET", "/api/scenes/" + scene + "/proof", null))).asArray();
+    JsonArray out = new JsonArray();
+    for (int from = 0; from >= 0; ) {
+      String at = "/api/scenes/" + scene + "/proof?from=" + from;
+      JsonObject part = Json.parse(text(server.send("GET", at, null))).asObject();
+      part.get("findings").asArray().forEach(out::add);
+      from = part.getInt("next", -1);
+    }
+    return out;
   }
 
   @ParameterizedTest
@@ -75,6 +86,26 @@ class ProofTest {
     UUID scene =
         server.bean(ProjectStore.class).create("Blink", List.of(document)).scenes().get(0).id();
     assertThat(found(scene).toString()).contains("It flashes more than three times in a second");
+  }
+
+  @Test
+  void manyAtOnceAreToldToComeAgain() throws Exception {
+    UUID scene = scene("#203040", "#102030", "");
+    List<Thread> all = new ArrayList<>();
+    Set<Integer> answers = ConcurrentHashMap.newKeySet();
+    for (int i = 0; i < 12; i++) {
+      Thread t =
+          new Thread(
+              () ->
+                  answers.add(
+                      server.send("GET", "/api/scenes/" + scene + "/proof", null).statusCode()));
+      all.add(t);
+      t.start();
+    }
+    for (Thread t : all) {
+      t.join();
+    }
+    assertThat(answers).containsExactlyInAnyOrder(200, 503);
   }
 
   @Test

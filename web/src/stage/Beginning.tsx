@@ -1,30 +1,12 @@
-import { addLettering, addReadyPiece, type Piece } from '../state/itemActions';
+import { addLettering, addReadyPiece, PIECES, type Piece } from '../state/itemActions';
 import { play } from './playback';
 
-interface Card {
-  piece: Piece;
-  label: string;
-  /** The way that its words go. */
-  d: string;
-}
-
-const CARDS: Card[] = [
-  {
-    piece: 'badge',
-    label: 'Badge that turns',
-    d: 'M36 8A16 16 0 1 1 35.99 8',
-  },
-  {
-    piece: 'title',
-    label: 'Title that swoops in',
-    d: 'M4 42C14 42 16 25 30 24.5S50 24 68 24',
-  },
-  {
-    piece: 'border',
-    label: 'Border that runs',
-    d: 'M14 8H58A6 6 0 0 1 64 14V34A6 6 0 0 1 58 40H14A6 6 0 0 1 8 34V14A6 6 0 0 1 14 8Z',
-  },
-];
+/** The way that the words of each go. */
+const WAYS: Record<Piece, string> = {
+  badge: 'M36 8A16 16 0 1 1 35.99 8',
+  title: 'M4 42C14 42 16 25 30 24.5S50 24 68 24',
+  border: 'M14 8H58A6 6 0 0 1 64 14V34A6 6 0 0 1 58 40H14A6 6 0 0 1 8 34V14A6 6 0 0 1 14 8Z',
+};
 
 /** What to do first in a scene without words: write some, or begin with a piece that is ready. */
 export function Beginning() {
@@ -41,7 +23,7 @@ export function Beginning() {
         </button>
         <p className="text-soft">Or with a ready piece, and change what you like:</p>
         <ul className="grid grid-cols-3 gap-2">
-          {CARDS.map((c) => (
+          {PIECES.map((c) => (
             <li key={c.piece} className="flex">
               <button
                 type="button"
@@ -50,7 +32,7 @@ export function Beginning() {
               >
                 <svg viewBox="0 0 72 48" className="w-18" aria-hidden>
                   <path
-                    d={c.d}
+                    d={WAYS[c.piece]}
                     fill="none"
                     className="stroke-teal"
                     strokeWidth={5}

@@ -49,6 +49,7 @@ export function Picture() {
             src={stillOf(sceneHere)}
             alt="The scene, until it can be edited"
             className="absolute inset-6 h-[calc(100%-3rem)] w-[calc(100%-3rem)] object-contain"
+            onError={(e) => (e.currentTarget.hidden = true)}
           />
         )}
         {doc && frame && frame.scale > 0 && (
@@ -88,7 +89,13 @@ function Frame({ doc, frame: { left, top, width, height }, crop }: FrameProps) {
     <div className="absolute shadow-sm" style={{ width, height, left, top }} data-frame>
       {tracing && <TracingLayer />}
       {!painted && sceneId && (
-        <img data-still src={stillOf(sceneId)} alt="" className="absolute inset-0 size-full" />
+        <img
+          data-still
+          src={stillOf(sceneId)}
+          alt=""
+          className="absolute inset-0 size-full"
+          onError={(e) => (e.currentTarget.hidden = true)}
+        />
       )}
       {!outOfSight && (
         <FrameCanvas

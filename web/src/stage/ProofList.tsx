@@ -10,7 +10,7 @@ export function ProofList() {
   const findings = useFindings((s) => s.found);
   const opened = useEditor((s) => s.opened);
   const [asked, setAsked] = useState(0);
-  const pictures = usePictureFindings(asked === opened);
+  const pictures = usePictureFindings(asked > 0 && asked === opened);
   if (!findings) return null;
   const all = [...findings, ...(pictures.data ?? [])];
   return (

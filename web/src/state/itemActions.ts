@@ -18,6 +18,12 @@ export function addOnThisPath(): void {
 
 export type Piece = 'badge' | 'title' | 'border';
 
+export const PIECES: { piece: Piece; label: string }[] = [
+  { piece: 'badge', label: 'Badge that turns' },
+  { piece: 'title', label: 'Title that swoops in' },
+  { piece: 'border', label: 'Border that runs' },
+];
+
 /** Adds words that move, on a path of their own, as a piece to start from. */
 export function addReadyPiece(piece: Piece): void {
   const id = newId();

@@ -22,6 +22,9 @@ export const countWords = (all: Finding[]) =>
  * all have been made what was found the last time stays.
  */
 export function useProof(): void {
+  const sceneId = useEditor((s) => s.sceneId);
+  // What was found in another scene is not to be mended in this one.
+  useEffect(() => useFindings.setState({ found: null }), [sceneId]);
   const opened = useEditor((s) => s.opened);
   useEffect(() => {
     if (opened === 0) return;

@@ -8,43 +8,62 @@ const WAYS: Record<Piece, string> = {
   border: 'M14 8H58A6 6 0 0 1 64 14V34A6 6 0 0 1 58 40H14A6 6 0 0 1 8 34V14A6 6 0 0 1 14 8Z',
 };
 
-/** What to do first in a scene without words: write some, or begin with a piece that is ready. */
-export function Beginning() {
+/**
+ * What to do first in a scene without words: write some, or begin with a piece that is ready. Over
+ * a colour field, whose handles lie beneath, there is less of it.
+ */
+export function Beginning({ empty }: { empty: boolean }) {
+  return (
+    <div className="pointer-events-none absolute inset-0 flex flex-col items-center justify-center p-2 text-center">
+      <div
+        className={`flex max-h-full max-w-96 flex-col items-center gap-3 ${
+          empty
+            ? 'pointer-events-auto overflow-y-auto rounded-lg border border-rule bg-sheet/95 p-4'
+            : ''
+        }`}
+      >
+        <p className={empty ? '' : 'rounded-md bg-sheet/90 px-3 py-2'}>
+          Begin with words: they get a circle to travel on, and you choose the path next.
+        </p>
+        <button type="button" className="btn-main pointer-events-auto" onClick={addLettering}>
+          Add a lettering
+        </button>
+        {empty && <Pieces />}
+      </div>
+    </div>
+  );
+}
+
+function Pieces() {
   const begin = (piece: Piece) => {
     addReadyPiece(piece);
     play();
   };
   return (
-    <div className="pointer-events-none absolute inset-0 flex flex-col items-center justify-center gap-3 p-2 text-center">
-      <div className="pointer-events-auto flex max-h-full max-w-96 flex-col items-center gap-3 overflow-y-auto rounded-lg border border-rule bg-sheet/95 p-4">
-        <p>Begin with words: they get a circle to travel on, and you choose the path next.</p>
-        <button type="button" className="btn-main" onClick={addLettering}>
-          Add a lettering
-        </button>
-        <p className="text-soft">Or with a ready piece, and change what you like:</p>
-        <ul className="grid grid-cols-3 gap-2">
-          {PIECES.map((c) => (
-            <li key={c.piece} className="flex">
-              <button
-                type="button"
-                className="flex flex-1 flex-col items-center gap-1 rounded-md border border-rule px-1.5 pt-1.5 pb-2 leading-tight hover:border-soft"
-                onClick={() => begin(c.piece)}
-              >
-                <svg viewBox="0 0 72 48" className="w-18" aria-hidden>
-                  <path
-                    d={WAYS[c.piece]}
-                    fill="none"
-                    className="stroke-teal"
-                    strokeWidth={5}
-                    strokeDasharray="4 2.5 3 2.5 5 2.5"
-                  />
-                </svg>
-                {c.label}
-              </button>
-            </li>
-          ))}
-        </ul>
-      </div>
-    </div>
+    <>
+      <p className="text-soft">Or with a ready piece, and change what you like:</p>
+      <ul className="grid grid-cols-3 gap-2">
+        {PIECES.map((c) => (
+          <li key={c.piece} className="flex">
+            <button
+              type="button"
+              className="flex flex-1 flex-col items-center gap-1 rounded-md border border-rule px-1.5 pt-1.5 pb-2 leading-tight hover:border-soft"
+              onClick={() => begin(c.piece)}
+            >
+              <svg viewBox="0 0 72 48" className="w-18" aria-hidden>
+                <path
+                  d={WAYS[c.piece]}
+                  fill="none"
+                  className="stroke-teal"
+                  strokeWidth={5}
+                  strokeDasharray="4 2.5 3 2.5 5 2.5"
+                />
+              </svg>
+              {c.label}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }

@@ -61,7 +61,9 @@ export function Picture() {
             />
             {!full && <Overlay frame={frame} />}
             {!full && <TextInPlace />}
-            {!full && doc.items.every((i) => i.kind === 'colour-field') && <Beginning />}
+            {!full && doc.items.every((i) => i.kind === 'colour-field') && (
+              <Beginning empty={doc.items.length === 0} />
+            )}
           </>
         )}
       </div>

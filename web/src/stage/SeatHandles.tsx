@@ -64,7 +64,7 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
     <g>
       {stops && round && (
         <Steppable
-          label="Seam gap"
+          label="Handle of the seam gap"
           onStep={(x, y) => widen(x - y)}
           transform={`translate(${spots[12]} ${spots[13]}) rotate(${spots[14]}) scale(${unit})`}
           className="cursor-ew-resize"
@@ -78,7 +78,7 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
       )}
       {stops && lifted && (
         <Steppable
-          label="Baseline shift"
+          label="Handle of the baseline shift"
           onStep={(x, y) => step('baselineShift', x - y)}
           className="cursor-ns-resize"
           onPointerDown={shift}
@@ -112,7 +112,7 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
           return (
             <Steppable
               key={String(start)}
-              label={start ? 'Start margin' : 'End margin'}
+              label={start ? 'Stop of the start margin' : 'Stop of the end margin'}
               onStep={(x, y) => step(start ? 'startMargin' : 'endMargin', start ? x - y : y - x)}
               transform={`translate(${spots[i]} ${spots[i + 1]}) rotate(${spots[i + 2]}) scale(${unit})`}
               className="cursor-ew-resize"

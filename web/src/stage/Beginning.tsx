@@ -1,3 +1,4 @@
+import { useEditor } from '../state/editor';
 import { addLettering, addReadyPiece, PIECES, type Piece } from '../state/itemActions';
 import { play } from './playback';
 
@@ -9,10 +10,13 @@ const WAYS: Record<Piece, string> = {
 };
 
 /**
- * What to do first in a scene without words: write some, or begin with a piece that is ready. Over
- * a colour field, whose handles lie beneath, there is less of it.
+ * What to do first in a scene without words: write some, or begin with a piece that is ready. Where
+ * there is something beneath to take hold of, or a line is to be drawn, there is less of it.
  */
-export function Beginning({ empty }: { empty: boolean }) {
+export function Beginning() {
+  const empty = useEditor(
+    (s) => !s.drawing && s.tab !== 'path' && !s.doc?.items.length && !s.doc?.paths.length,
+  );
   return (
     <div className="pointer-events-none absolute inset-0 flex flex-col items-center justify-center p-2 text-center">
       <div

@@ -61,9 +61,7 @@ export function Picture() {
             />
             {!full && <Overlay frame={frame} />}
             {!full && <TextInPlace />}
-            {!full && doc.items.every((i) => i.kind === 'colour-field') && (
-              <Beginning empty={doc.items.length === 0} />
-            )}
+            {!full && doc.items.every((i) => i.kind === 'colour-field') && <Beginning />}
           </>
         )}
       </div>

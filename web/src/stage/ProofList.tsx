@@ -11,8 +11,8 @@ export function ProofList() {
   const opened = useEditor((s) => s.opened);
   const [asked, setAsked] = useState(0);
   const pictures = usePictureFindings(asked > 0 && asked === opened);
-  if (!findings) return null;
-  const all = [...findings, ...(pictures.data ?? [])];
+  // The heading stands from the start, so that the stage above it stays where it is.
+  const all = [...(findings ?? []), ...(pictures.data ?? [])];
   return (
     <section aria-label="Proof" className="shrink-0">
       <h2 className="mb-1 flex items-baseline gap-3 font-semibold">
@@ -28,7 +28,7 @@ export function ProofList() {
           </button>
         )}
         <span className="font-normal text-soft" role="status">
-          {pictures.isFetching ? 'looking at the pictures …' : countWords(all)}
+          {pictures.isFetching ? 'looking at the pictures …' : findings ? countWords(all) : '…'}
         </span>
       </h2>
       {pictures.isError && <p className="text-soft">{pictures.error.message}</p>}

@@ -10,8 +10,6 @@ import rovingglyph.scene.Seat;
 import rovingglyph.seat.Letters;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
-import rovingglyph.setting.Letter;
-import rovingglyph.type.Cluster;
 
 /**
  * Letters whose outlines touch, cross or nearly do where they stand, and would not in a straight
@@ -84,25 +82,14 @@ final class Collisions {
       }
       return Polygons.of(out);
     }
-    return mapped(row.letters().get(p.letter()), p.back(), Letters.map(p));
+    return Letters.ink(row.letters().get(p.letter()), p.back(), Letters.map(p));
   }
 
   private static double gapInALine(RowLayout row, Placement a, Placement b) {
     Affine first = new Affine(a.width(), 0, 0, a.height(), 0, 0);
     double apart = (a.advance() + b.advance()) / 2;
     Affine second = new Affine(b.width(), 0, 0, b.height(), apart, 0);
-    Polygons left = mapped(row.letters().get(a.letter()), a.back(), first);
-    return left.gap(mapped(row.letters().get(b.letter()), b.back(), second), OWN * NEAR);
-  }
-
-  private static Polygons mapped(Letter letter, double back, Affine map) {
-    List<List<Point>> out = new ArrayList<>();
-    for (Cluster.Glyph g : letter.cluster().glyphs()) {
-      Affine glyph = map.times(Affine.translate(back + g.dx(), g.dy()));
-      for (List<Point> polygon : letter.run().outlines().get(g.outline()).coarse()) {
-        out.add(polygon.stream().map(glyph::apply).toList());
-      }
-    }
-    return Polygons.of(out);
+    Polygons left = Letters.ink(row.letters().get(a.letter()), a.back(), first);
+    return left.gap(Letters.ink(row.letters().get(b.letter()), b.back(), second), OWN * NEAR);
   }
 }

@@ -1,12 +1,7 @@
 package rovingglyph.seat;
 
-import java.util.ArrayList;
-import java.util.List;
-import rovingglyph.geometry.Affine;
-import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Polygons;
 import rovingglyph.setting.Letter;
-import rovingglyph.type.Cluster;
 
 /** Pushes letters along until the outlines of neighbours keep a distance from each other. */
 final class GapSolver {
@@ -51,18 +46,10 @@ final class GapSolver {
 
   private Polygons ink(int i) {
     Letter l = seating.letters().get(i);
-    List<List<Point>> out = new ArrayList<>();
     if (l.isSpace()) {
       return Polygons.NONE;
     }
     Placement p = seating.place(i);
-    Affine map = Letters.map(p);
-    for (Cluster.Glyph g : l.cluster().glyphs()) {
-      Affine glyph = map.times(Affine.translate(p.back() + g.dx(), g.dy()));
-      for (List<Point> polygon : l.run().outlines().get(g.outline()).coarse()) {
-        out.add(polygon.stream().map(glyph::apply).toList());
-      }
-    }
-    return Polygons.of(out);
+    return Letters.ink(l, p.back(), Letters.map(p));
   }
 }

@@ -5,32 +5,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.CheckedNode;
 import com.deque.html.axecore.results.Rule;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import rovingglyph.server.TestServer;
 
 /** Every view by axe-core: contrast, names of controls, roles. */
-class AccessibilityTest {
-  private static final TestServer SERVER = TestServer.shared();
-  private Page page;
+class AccessibilityTest extends PageTest {
   private boolean inDusk;
   private final List<String> found = new ArrayList<>();
-
-  @BeforeEach
-  void open() {
-    page = Browser.page();
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-  }
 
   private void openIn(String theme) {
     inDusk = theme.equals("dusk");

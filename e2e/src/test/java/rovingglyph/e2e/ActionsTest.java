@@ -4,37 +4,15 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.ArrayList;
-import java.util.List;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import rovingglyph.server.TestServer;
 
 /** The list of all that can be done, and parts of the screen that fail alone. */
-class ActionsTest {
-  private static final TestServer SERVER = TestServer.shared();
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-
-  @BeforeEach
-  void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
-  }
-
+class ActionsTest extends PageTest {
   @Test
   void aPartOfTheScreenThatFailsLeavesTheOthersAndTheWorkAlone() {
-    Workbench w = Workbench.ofNewScene(SERVER, page, "Region");
+    newScene("Region");
     page.route(
         "**/api/export-formats**",
         r ->
@@ -63,7 +41,7 @@ class ActionsTest {
 
   @Test
   void anythingIsFoundByItsWordsAndDone() {
-    Workbench w = Workbench.ofNewScene(SERVER, page, "Find");
+    newScene("Find");
     w.addLettering("kites up");
     Locator found = page.getByRole(AriaRole.OPTION);
     find("frame saf");

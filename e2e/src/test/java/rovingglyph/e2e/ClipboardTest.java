@@ -8,35 +8,19 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.MouseButton;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import rovingglyph.server.TestServer;
 
 /** Items are copied, cut, pasted and duplicated, with keys and from their menu. */
-class ClipboardTest {
-  private static final TestServer SERVER = TestServer.shared();
-
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
+class ClipboardTest extends PageTest {
 
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Copies");
+    newScene("Copies");
     w.addLettering("buoys and bells");
     w.tab(4);
     w.type("Path offset", "120");
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private Locator chips() {
@@ -78,7 +62,7 @@ class ClipboardTest {
   void whatWasCopiedIsPutIntoAnotherProject() {
     chips().first().click();
     page.keyboard().press("Control+c");
-    w = Workbench.ofNewScene(SERVER, page, "Elsewhere");
+    newScene("Elsewhere");
     page.reload();
     assertThat(page.getByText("Begin with words")).isVisible();
     page.keyboard().press("Control+v");

@@ -9,9 +9,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import rovingglyph.document.SceneCodec;
@@ -23,7 +21,6 @@ import rovingglyph.proof.LoopCheck;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
-import rovingglyph.server.TestServer;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
 
@@ -31,27 +28,14 @@ import rovingglyph.shaping.Shaper;
  * How many actions a piece takes from an empty scene: a click, a choice out of a list (two), a text
  * or a number typed.
  */
-class CountedActionsTest {
-  private static final TestServer SERVER = TestServer.shared();
-
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
+class CountedActionsTest extends PageTest {
   private int actions;
 
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Counted");
+    newScene("Counted");
     w.field("Playhead").press("Home");
     actions = 0;
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private void click(Locator what) {

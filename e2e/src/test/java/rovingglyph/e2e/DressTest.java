@@ -8,31 +8,15 @@ import com.eclipsesource.json.JsonObject;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import rovingglyph.server.TestServer;
 
 /** Colour fields, effects, blend modes and clips, as the Dress sheet makes them. */
-class DressTest {
-  private static final TestServer SERVER = TestServer.shared();
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
-
+class DressTest extends PageTest {
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Dress");
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
+    newScene("Dress");
   }
 
   private JsonObject field() {

@@ -17,13 +17,11 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
 import javax.imageio.ImageIO;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -31,27 +29,15 @@ import rovingglyph.footage.MadeFootage;
 import rovingglyph.server.TestServer;
 
 /** Footage at the workbench: taken in, shown frame by frame, trimmed, cued, taken away. */
-class FootageItemsTest {
-  private static final TestServer SERVER = TestServer.shared();
+class FootageItemsTest extends PageTest {
   private static final int FRAMES = 100;
 
   @TempDir Path folder;
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
 
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Footage");
+    newScene("Footage");
     w.tab(5);
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private static MadeFootage.Kind kind(String name) {

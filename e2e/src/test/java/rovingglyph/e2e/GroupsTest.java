@@ -10,36 +10,20 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.KeyboardModifier;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import rovingglyph.server.TestServer;
 
 /** Groups made, moved and taken apart by pointer and keyboard. */
-class GroupsTest {
-  private static final TestServer SERVER = TestServer.shared();
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
-
+class GroupsTest extends PageTest {
   @BeforeEach
   void twoLetteringsInAGroup() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Groups");
+    newScene("Groups");
     w.addLettering("wind");
     w.addLettering("kites");
     w.tab(4);
     chip("wind").click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT)));
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make a group")).click();
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private Locator chip(String name) {

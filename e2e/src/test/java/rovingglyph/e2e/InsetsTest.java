@@ -10,27 +10,18 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import rovingglyph.server.TestServer;
 
 /** Scenes of a project shown within others, as a new user makes them. */
-class InsetsTest {
-  private static final TestServer SERVER = TestServer.shared();
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
+class InsetsTest extends PageTest {
   private String kite;
 
   /** An empty scene beside one that is full of red, twice as large. */
   @BeforeEach
   void twoScenes() {
-    page = Browser.page();
-    page.onPageError(errors::add);
     JsonObject project = json("POST", "/api/projects", "{\"name\":\"Insets\"}");
     String open = project.get("scenes").asArray().get(0).asObject().getString("id", "");
     String path = "/api/projects/" + project.getString("id", "") + "/scenes";
@@ -47,12 +38,6 @@ class InsetsTest {
 
   private static JsonObject json(String method, String path, String body) {
     return Json.parse(TestServer.text(SERVER.send(method, path, body))).asObject();
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private JsonObject inset() {

@@ -4,18 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.eclipsesource.json.JsonObject;
-import com.microsoft.playwright.Page;
-import java.util.ArrayList;
-import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import rovingglyph.server.TestServer;
 
 /** A whole piece by keys alone, from words to the finished file: nothing is clicked. */
-class KeyboardTest {
-  private static final TestServer SERVER = TestServer.shared();
-
+class KeyboardTest extends PageTest {
   /** More than there is to stop at between any two things. */
   private static final int STOPS = 160;
 
@@ -23,21 +16,9 @@ class KeyboardTest {
       "document.activeElement.matches(':focus-visible')"
           + " || document.activeElement.closest('svg') !== null";
 
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
-
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Keys");
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
+    newScene("Keys");
   }
 
   /** What has the keys, by the name that is told of it. */

@@ -9,32 +9,16 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.KeyboardModifier;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import rovingglyph.server.TestServer;
 
 /** Drafts, several things at once, undo over visits, history: nothing is lost by a key. */
-class ManyWaysBackTest {
-  private static final TestServer SERVER = TestServer.shared();
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
-
+class ManyWaysBackTest extends PageTest {
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Ways back");
+    newScene("Ways back");
     w.addLettering("wind");
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private int letterings() {

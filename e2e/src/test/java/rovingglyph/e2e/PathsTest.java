@@ -12,38 +12,23 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import rovingglyph.server.TestServer;
 
 /** The Path tab, used by pointer and keyboard, and undo of each thing done there. */
-class PathsTest {
-  private static final TestServer SERVER = TestServer.shared();
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
+class PathsTest extends PageTest {
   private BoundingBox stage;
 
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Paths");
+    newScene("Paths");
     w.addLettering("the line");
     w.tab(2);
     // A circle that something was made of stays when the words go elsewhere.
     w.type("Radius", "300");
     page.waitForTimeout(200);
     stage = page.locator("[data-frame]").boundingBox();
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private JsonArray points(int path) {

@@ -6,37 +6,20 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.eclipsesource.json.JsonObject;
 import com.microsoft.playwright.FileChooser;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import rovingglyph.pictures.MadePictures;
-import rovingglyph.server.TestServer;
 
 /** Pictures at the workbench: chosen, dropped, pasted; placed, cropped, replaced, taken away. */
-class PictureItemsTest {
-  private static final TestServer SERVER = TestServer.shared();
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
-
+class PictureItemsTest extends PageTest {
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Pictures");
+    newScene("Pictures");
     w.tab(5);
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private JsonObject picture() {

@@ -13,11 +13,9 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -27,24 +25,16 @@ import rovingglyph.frame.GroupTransform;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Projection;
 import rovingglyph.scene.Scene;
-import rovingglyph.server.TestServer;
 
 /**
  * Something in footage is marked, followed and corrected at the workbench, and words hold to it.
  */
-class PinItemsTest {
-  private static final TestServer SERVER = TestServer.shared();
-
+class PinItemsTest extends PageTest {
   @TempDir Path folder;
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
 
   @BeforeEach
   void open() throws IOException {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Pins");
+    newScene("Pins");
     w.tab(5);
     Path file = PannedFootage.make(folder);
     FileChooser chooser = page.waitForFileChooser(() -> w.button("Add footage").click());
@@ -53,12 +43,6 @@ class PinItemsTest {
     assertThat(page.getByText("are being made ready")).hasCount(0);
     w.button("Fill").click();
     page.getByText("What moves in it").click();
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private JsonObject pin() {

@@ -6,16 +6,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.ArrayList;
-import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import rovingglyph.server.TestServer;
 
 /** What Proof finds is shown, mended and told before a hand-off. */
-class ProofTest {
-  private static final TestServer SERVER = TestServer.shared();
+class ProofTest extends PageTest {
   private static final String DOCUMENT =
       """
       {"format":"roving-glyph-scene","version":2,"name":"Proof","width":1280,"height":720,
@@ -27,24 +22,12 @@ class ProofTest {
        "items":[{"kind":"lettering","id":"l","text":"ropes along the pier","face":"league-spartan",
         "path":"p","seat":{},"size":90,"fill":"#E8DCC0"}]}""";
 
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
-
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Proof");
+    newScene("Proof");
     w.waitKept();
     SERVER.send("PUT", "/api/scenes/" + w.sceneId, DOCUMENT, "If-Match", "\"1\"");
     w.reload();
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private Locator finding(String region, String words) {

@@ -13,39 +13,23 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import rovingglyph.pictures.MadePictures;
-import rovingglyph.server.TestServer;
 
 /** Items that ride a path, and parts of items brought before the words. */
-class RideAndCutTest {
-  private static final TestServer SERVER = TestServer.shared();
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
-
+class RideAndCutTest extends PageTest {
   @BeforeEach
   void wordsOnARingAndAField() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Rides");
+    newScene("Rides");
     w.addLettering("kites aloft");
     w.tab(5);
     w.button("Colour field").click();
     page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Rectangle")).click();
     w.type("Width", "200");
     w.type("Height", "80");
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private void choose(String label, String option) {

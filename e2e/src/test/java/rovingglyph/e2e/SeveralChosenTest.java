@@ -9,36 +9,20 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.KeyboardModifier;
 import com.microsoft.playwright.options.MouseButton;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import rovingglyph.server.TestServer;
 
 /** Values of several chosen letterings are told as mixed where they differ, and edited for all. */
-class SeveralChosenTest {
-  private static final TestServer SERVER = TestServer.shared();
-
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
+class SeveralChosenTest extends PageTest {
 
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Several");
+    newScene("Several");
     w.addLettering("buoys and bells");
     w.type("Size", "90");
     w.addLettering("wind from the west");
     w.type("Size", "60");
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private Locator chip(int index) {

@@ -10,37 +10,21 @@ import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.MouseButton;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import rovingglyph.server.TestServer;
 
 /** The stage is zoomed and moved, and what is on it is taken hold of directly. */
-class StageViewTest {
-  private static final TestServer SERVER = TestServer.shared();
-
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
+class StageViewTest extends PageTest {
   private BoundingBox room;
 
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "View");
+    newScene("View");
     w.addLettering("high tide at nine");
     w.tab(4);
     assertThat(w.handle("puck")).isVisible();
     room = page.getByTestId("stage-room").boundingBox();
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private BoundingBox frame() {

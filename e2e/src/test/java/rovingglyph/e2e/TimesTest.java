@@ -7,34 +7,18 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import rovingglyph.server.TestServer;
 
 /** Times in seconds and in frames, and a part of the scene that is played. */
-class TimesTest {
-  private static final TestServer SERVER = TestServer.shared();
-
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
+class TimesTest extends PageTest {
   private Locator clock;
 
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
     w = Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Kite-string entrance"));
     clock = page.getByLabel("Time at the playhead");
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private void goTo(String time) {

@@ -14,33 +14,18 @@ import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import rovingglyph.server.TestServer;
 
 /** The Words and Seat tabs, used by pointer and keyboard. */
-class WordsTest {
-  private static final TestServer SERVER = TestServer.shared();
+class WordsTest extends PageTest {
   private static final Path FACES = Path.of("../server/src/main/resources/faces");
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-  private Workbench w;
 
   @BeforeEach
   void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-    w = Workbench.ofNewScene(SERVER, page, "Words");
+    newScene("Words");
     w.addLettering("kites up");
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
   }
 
   private JsonObject seat() {

@@ -14,35 +14,14 @@ import com.microsoft.playwright.options.BoundingBox;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import javax.imageio.ImageIO;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import rovingglyph.server.TestServer;
 
 /** The real interface, used by pointer and keyboard. */
-class WorkbenchTest {
-  private static final TestServer SERVER = TestServer.shared();
-  private final List<String> errors = new ArrayList<>();
-  private Page page;
-
-  @BeforeEach
-  void open() {
-    page = Browser.page();
-    page.onPageError(errors::add);
-  }
-
-  @AfterEach
-  void close() {
-    Browser.close(page);
-    assertThat(errors).isEmpty();
-  }
-
+class WorkbenchTest extends PageTest {
   private static JsonObject seat(Workbench w) {
     return w.lettering().get("seat").asObject();
   }
@@ -53,7 +32,7 @@ class WorkbenchTest {
 
   @Test
   void aFirstPieceFromEmptySceneToFinishedFiles(@TempDir Path folder) throws Exception {
-    Workbench w = Workbench.ofNewScene(SERVER, page, "First piece");
+    newScene("First piece");
     w.button("Add a lettering").click();
     w.field("Text").fill("Saltmarsh");
 
@@ -159,7 +138,7 @@ class WorkbenchTest {
 
   @Test
   void everyEditIsUndoneRedoneAndThereAfterAReload() {
-    Workbench w = Workbench.ofNewScene(SERVER, page, "Undo");
+    newScene("Undo");
     w.addLettering("one");
     w.tab(3);
     w.type("Baseline shift", "3*25");
@@ -177,7 +156,7 @@ class WorkbenchTest {
 
   @Test
   void ringsSetAndRemoveKeyframesAndEditsOfMovingValuesAddThem() {
-    Workbench w = Workbench.ofNewScene(SERVER, page, "Rings");
+    newScene("Rings");
     w.addLettering("rings");
     w.tab(4);
     w.page.getByLabel("Path offset: Still: click to set a keyframe").click();
@@ -243,7 +222,7 @@ class WorkbenchTest {
 
   @Test
   void pointsAreMovedAddedBentAndDeletedAndTheDirectionReversed() {
-    Workbench w = Workbench.ofNewScene(SERVER, page, "Points");
+    newScene("Points");
     w.addLettering("points");
     w.tab(2);
     w.newPath("Curve");
@@ -284,7 +263,7 @@ class WorkbenchTest {
 
   @Test
   void badNumbersAreToldAtTheFieldAndChangeNothing() {
-    Workbench w = Workbench.ofNewScene(SERVER, page, "Bad numbers");
+    newScene("Bad numbers");
     w.addLettering("<b>bold?</b>");
     assertThat(page.locator("main ul").first()).containsText("<b>bold?</b>");
     w.tab(2);
@@ -299,7 +278,7 @@ class WorkbenchTest {
 
   @Test
   void whatTheServerMissedIsKeptByTheBrowserAndSentLater() {
-    Workbench w = Workbench.ofNewScene(SERVER, page, "Away");
+    newScene("Away");
     w.addLettering("before");
     w.waitKept();
     SERVER.stop();
@@ -328,7 +307,7 @@ class WorkbenchTest {
 
   @Test
   void theSecondTabToSaveChoosesWhoseVersionStands() {
-    Workbench w = Workbench.ofNewScene(SERVER, page, "Tabs");
+    newScene("Tabs");
     w.addLettering("both");
     w.waitKept();
     Page second = page.context().newPage();
@@ -354,7 +333,7 @@ class WorkbenchTest {
 
   @Test
   void projectsAndScenesAreMadeRenamedDuplicatedDeletedAndBroughtBack() {
-    Workbench w = Workbench.ofNewScene(SERVER, page, "Switching");
+    newScene("Switching");
     page.getByTestId("switcher").click();
     w.button("New project").click();
     w.field("New project").fill("Own & \"new\" <p>");
@@ -375,7 +354,7 @@ class WorkbenchTest {
 
   @Test
   void keysReachEverything() {
-    Workbench w = Workbench.ofNewScene(SERVER, page, "Keys");
+    newScene("Keys");
     w.addLettering("keys");
     page.keyboard().press("Escape");
     page.locator("main")
@@ -395,7 +374,7 @@ class WorkbenchTest {
 
   @Test
   void theSideColumnsAreResizedAndHidden() {
-    Workbench w = Workbench.ofNewScene(SERVER, page, "Columns");
+    newScene("Columns");
     w.addLettering("wide");
     Locator stage = page.getByRole(AriaRole.MAIN);
     double before = stage.boundingBox().width;

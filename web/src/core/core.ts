@@ -412,6 +412,8 @@ export const {
   corners,
   itemBox,
   frameBox,
+  silhouette,
+  keyTimes,
   shadowMarks,
   outlinesVersion,
   points,

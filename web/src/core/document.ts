@@ -25,6 +25,7 @@ export type {
   FreehandPath,
   Group,
   Inset,
+  Guide,
   GuidePath,
   Item,
   ItemProperties,

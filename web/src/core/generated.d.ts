@@ -37,6 +37,8 @@ declare module '*/generated/core.js' {
   export function speed(item: string, channel: string, time: number): number;
   export function copied(items: string): string;
   export function frameBox(item: string, time: number): Float64Array;
+  export function silhouette(item: string, time: number): string;
+  export function keyTimes(item: string): Float64Array;
   export function itemsWithin(x0: number, y0: number, x1: number, y1: number, time: number): string;
   export function itemAt(x: number, y: number, time: number, reach: number): string;
   export function groupTransform(item: string, time: number, turned: boolean): Float64Array;

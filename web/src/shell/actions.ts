@@ -21,6 +21,7 @@ import {
   useEditor,
   type Overlays,
 } from '../state/editor';
+import { addGuide } from '../state/guides';
 import { showHistory } from '../state/history';
 import { groupOf, itemOf } from '../state/items';
 import { rename } from '../state/renaming';
@@ -72,7 +73,11 @@ const OVERLAYS: Record<keyof Overlays, string> = {
   comb: 'How it bends',
   tight: 'Bends too tight for the type',
   others: 'Other paths',
+  keys: 'Where what is chosen is at its keyframes',
+  beyond: 'What is chosen, beyond the frame',
   template: 'Pictures to trace over',
+  rulers: 'Rulers: drag guides out of them',
+  guides: 'Guides',
   thirds: 'Thirds of the frame',
   safe: 'Safe area',
   cut: 'A chosen cut, the rest dimmed',
@@ -245,6 +250,8 @@ export const ACTIONS: Action[] = [
   })),
   { label: 'Add pictures from files', group: 'Items', run: choosePictures },
   { label: 'Add footage from files', group: 'Items', run: chooseFootage },
+  { label: 'Add an upright guide', group: 'Show', run: () => addGuide(true) },
+  { label: 'Add a level guide', group: 'Show', run: () => addGuide(false) },
   { label: 'Add a colour field', group: 'Items', run: addColourField },
   ...PASTE_ACTIONS,
   ...CHOSEN_ACTIONS,

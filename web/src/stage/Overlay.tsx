@@ -16,8 +16,10 @@ import { usePins } from '../state/pins';
 import { sceneCoordinates } from './coordinates';
 import { DrawingLayer } from './DrawingLayer';
 import { OtherPaths, PathLines, useLine } from './PathLines';
+import { OtherTimes } from './OtherTimes';
 import { EffectHandles } from './EffectHandles';
 import { GradientHandles } from './GradientHandles';
+import { Guides } from './Guides';
 import { PinMarks } from './PinMarks';
 import { PictureHandles } from './PictureHandles';
 import { PlaceHandles } from './PlaceHandles';
@@ -101,7 +103,8 @@ export function Overlay({ frame: { left, top, scale } }: { frame: Standing }) {
   const rides = item?.ride && !isLocked(doc, item.id) && turned && tab !== 'words' ? item : null;
   const rail = rides && doc.paths.find((p) => p.id === rides.ride?.path);
   const outer = unit / Math.hypot(roundTransform[0] ?? 1, roundTransform[1] ?? 0);
-  const viewBox = [-left * unit, -top * unit, room[0] * unit, room[1] * unit].join(' ');
+  const seen = [-left * unit, -top * unit, room[0] * unit, room[1] * unit];
+  const viewBox = seen.join(' ');
   return (
     <>
       <svg
@@ -113,7 +116,9 @@ export function Overlay({ frame: { left, top, scale } }: { frame: Standing }) {
         onContextMenu={menu}
         data-testid="overlay"
       >
-        <Guides doc={doc} thirds={overlays.thirds} safe={overlays.safe} unit={unit} />
+        <FrameLines doc={doc} thirds={overlays.thirds} safe={overlays.safe} unit={unit} />
+        <Guides doc={doc} seen={seen} unit={unit} toFrame={toFrame} />
+        <OtherTimes width={doc.width} height={doc.height} unit={unit} />
         {overlays.others && <OtherPaths chosen={path?.id} unit={unit} />}
         <g ref={within} transform={matrix}>
           {cut && overlays.cut && path?.id === cut.path && (
@@ -209,14 +214,14 @@ function Marquee({ box, unit }: { box: Box | null; unit: number }) {
   );
 }
 
-interface GuideProps {
+interface FrameLinesProps {
   doc: { width: number; height: number };
   thirds: boolean;
   safe: boolean;
   unit: number;
 }
 
-function Guides({ doc, thirds, safe, unit }: GuideProps) {
+function FrameLines({ doc, thirds, safe, unit }: FrameLinesProps) {
   const { width: w, height: h } = doc;
   const lines = [w / 3, (2 * w) / 3].map((x) => `M${x} 0V${h}`);
   lines.push(...[h / 3, (2 * h) / 3].map((y) => `M0 ${y}H${w}`));

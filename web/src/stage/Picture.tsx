@@ -9,6 +9,7 @@ import { stillOf } from '../still';
 import { FrameCanvas, type Crop } from './FrameCanvas';
 import { Overlay } from './Overlay';
 import { useAchieved } from './playback';
+import { Rulers } from './Rulers';
 import { TextInPlace } from './TextInPlace';
 import { TracingLayer } from './TracingLayer';
 import { usePanZoom, useRoom } from './usePanZoom';
@@ -60,6 +61,7 @@ export function Picture() {
               crop={seen.zoom === null ? undefined : cropOf(frame, view.room)}
             />
             {!full && <Overlay frame={frame} />}
+            {!full && <Rulers frame={frame} />}
             {!full && <TextInPlace />}
             {!full && doc.items.every((i) => i.kind === 'colour-field') && <Beginning />}
           </>

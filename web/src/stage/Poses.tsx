@@ -1,6 +1,6 @@
-import { useTimeWords } from '../state/timeUnit';
-import { useEffect, useState } from 'react';
 import { setTime, useEditor } from '../state/editor';
+import { useTimeWords } from '../state/timeUnit';
+import { useSettled } from '../ui/useSettled';
 import { FrameCanvas } from './FrameCanvas';
 import { LoopButton } from './LoopCheck';
 import { pause } from './playback';
@@ -62,13 +62,4 @@ export function Poses() {
       </ul>
     </section>
   );
-}
-
-function useSettled(value: number): number {
-  const [settled, setSettled] = useState(value);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(value), 200);
-    return () => clearTimeout(timer);
-  }, [value]);
-  return settled;
 }

@@ -1,4 +1,5 @@
 import { beforeEach, expect, it } from 'vitest';
+import { useEditor } from '../state/editor';
 import { scene } from '../testing';
 import { endSnap, snapped, snapThrough, useSnap } from './snap';
 
@@ -59,12 +60,30 @@ it('lets go of everything at the end', () => {
   expect(caught()).toMatchObject({ x: null, y: null });
 });
 
-it('catches where groups bring it on the frame, and leaves points of other paths alone', () => {
+it('catches where groups bring it on the frame, and on points of other paths there', () => {
   // Twice as large, turned by a quarter, and moved.
   snapThrough([0, 2, -2, 0, 700, 40]);
   const [x, y] = snapped(doc, '', 80, 99, 0.5);
   expect(caught().x?.word).toBe('the middle of the frame');
   expect(x).toBeCloseTo(80);
   expect(y).toBeCloseTo(100);
-  expect(snapped(doc, '', 103, 230, 0.5)).toEqual([103, 230]);
+  // A point of the path lies at 100, 300 of the frame.
+  const [px, py] = snapped(doc, '', 131, 299, 0.5);
+  expect([px, py]).toEqual([expect.closeTo(130), expect.closeTo(300)]);
+  expect(caught().x?.word).toBe('a point 3 px away');
+});
+
+it('catches on guides as long as they are shown', () => {
+  const guided = scene({
+    guides: [
+      { id: 'g', upright: true, at: 220 },
+      { id: 'h', upright: false, at: 90 },
+    ],
+  });
+  expect(snapped(guided, '', 223, 94, 1)).toEqual([220, 90]);
+  expect(caught().x?.word).toBe('a guide at 220 px');
+  const { overlays } = useEditor.getState();
+  useEditor.setState({ overlays: { ...overlays, guides: false } });
+  expect(snapped(guided, '', 223, 94, 1)).toEqual([223, 94]);
+  useEditor.setState({ overlays });
 });

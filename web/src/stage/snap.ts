@@ -1,6 +1,9 @@
 import { create } from 'zustand';
-import { inverse } from '../core/core';
-import type { SceneDoc } from '../core/document';
+import { inverse, roundTransform } from '../core/core';
+import type { Pair, SceneDoc } from '../core/document';
+import { useEditor } from '../state/editor';
+import { usedGuides } from '../state/guides';
+import { groupRound } from '../state/items';
 
 /** A level or upright line that something being dragged has caught on. */
 interface Caught {
@@ -17,18 +20,20 @@ export const useSnap = create<Snap>(() => ({ x: null, y: null }));
 
 const REACH = 6;
 
-/** The maps to the frame of what is being dragged and back, as six numbers of a matrix each. */
-let through: { toFrame: number[]; back: number[] } | null = null;
+const STILL = [1, 0, 0, 1, 0, 0];
+
+/** The map to the frame of what is being dragged, as six numbers of a matrix. */
+let through = STILL;
 
 /** What is dragged from now on stands in groups that bring it to the frame by this map. */
 export function snapThrough(matrix: number[]): void {
-  const still = matrix.every((v, i) => v === [1, 0, 0, 1, 0, 0][i]);
-  through = still ? null : { toFrame: matrix, back: inverse(matrix) };
+  through = matrix;
 }
 
 /**
- * Brings a place onto the frame's edges, thirds and middle, and in line with points of other paths,
- * when it is within a few screen pixels of them. What it caught on is shown until {@link endSnap}.
+ * Brings a place onto the frame's edges, thirds and middle, onto guides, and in line with points of
+ * other paths, when it is within a few screen pixels of them in the frame. What it caught on is
+ * shown until {@link endSnap}.
  */
 export function snapped(
   doc: SceneDoc,
@@ -37,38 +42,44 @@ export function snapped(
   y: number,
   unit: number,
 ): [number, number] {
-  if (through) return snappedThrough(through, doc, x, y, unit);
-  const points = doc.paths.flatMap((p) => {
-    if (p.id === except || p.hidden) return [];
-    if (p.kind === 'drawn') return p.points.map((k) => [k.x, k.y]);
-    return p.kind === 'smooth' ? p.points : [];
-  });
-  const across = catchOn(x, REACH * unit, [
+  const reach = REACH * unit * Math.hypot(through[0]!, through[1]!);
+  const [fx, fy] = mapped(through, x, y);
+  const points = pointsInFrame(doc, except);
+  const across = catchOn(fx, reach, [
     ...frame(doc.width),
-    ...points.map(([px = 0, py = 0]) => ({ at: px, word: far(px - x, py - y) })),
+    ...guides(doc, true),
+    ...points.map(([px, py]) => ({ at: px, word: far(px - fx, py - fy) })),
   ]);
-  const down = catchOn(y, REACH * unit, [
+  const down = catchOn(fy, reach, [
     ...frame(doc.height),
-    ...points.map(([px = 0, py = 0]) => ({ at: py, word: far(px - x, py - y) })),
+    ...guides(doc, false),
+    ...points.map(([px, py]) => ({ at: py, word: far(px - fx, py - fy) })),
   ]);
   useSnap.setState({ x: across, y: down });
-  return [across?.at ?? x, down?.at ?? y];
+  if (!across && !down) return [x, y];
+  const to: Pair = [across?.at ?? fx, down?.at ?? fy];
+  return through === STILL ? to : mapped(inverse(through), ...to);
 }
 
-/** Within groups only the lines of the frame count: other paths may stand in other groups. */
-function snappedThrough(
-  { toFrame, back }: { toFrame: number[]; back: number[] },
-  doc: SceneDoc,
-  x: number,
-  y: number,
-  unit: number,
-): [number, number] {
-  const reach = REACH * unit * Math.hypot(toFrame[0]!, toFrame[1]!);
-  const [fx, fy] = mapped(toFrame, x, y);
-  const across = catchOn(fx, reach, frame(doc.width));
-  const down = catchOn(fy, reach, frame(doc.height));
-  useSnap.setState({ x: across, y: down });
-  return across || down ? mapped(back, across?.at ?? fx, down?.at ?? fy) : [x, y];
+function guides(doc: SceneDoc, upright: boolean): Caught[] {
+  const all = usedGuides(doc).filter((g) => g.upright === upright);
+  return all.map((g) => ({ at: g.at, word: `a guide at ${Math.round(g.at)} px` }));
+}
+
+/** Points of the paths that are seen, where what stands on them shows them. */
+function pointsInFrame(doc: SceneDoc, except: string): Pair[] {
+  return doc.paths.flatMap((p) => {
+    if (p.id === except || p.hidden || !('points' in p)) return [];
+    const map = mapOf(doc, p.id);
+    return p.points.map((k) => ('x' in k ? mapped(map, k.x, k.y) : mapped(map, ...k)));
+  });
+}
+
+/** What the groups round that do which stands on a path. */
+function mapOf(doc: SceneDoc, path: string): number[] {
+  const on = doc.items.find((i) => 'path' in i && i.path === path);
+  if (!on || !groupRound(doc, on.id)) return STILL;
+  return [...roundTransform(on.id, useEditor.getState().time)];
 }
 
 function mapped(

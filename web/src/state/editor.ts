@@ -31,10 +31,16 @@ export interface Overlays {
   room: boolean;
   tight: boolean;
   template: boolean;
+  rulers: boolean;
+  guides: boolean;
   thirds: boolean;
   safe: boolean;
   /** Of a chosen foreground cut: the rest is dimmed. */
   cut: boolean;
+  /** Outlines of what is chosen, where it is at its keyframes. */
+  keys: boolean;
+  /** Outlines of what of it is out of the frame. */
+  beyond: boolean;
 }
 
 /** A line being drawn: points with handles, points alone, or a stroke of the hand. */
@@ -124,6 +130,10 @@ export const useEditor = create<Editor>(() => ({
     room: false,
     tight: true,
     template: true,
+    keys: true,
+    beyond: true,
+    rulers: false,
+    guides: true,
     thirds: false,
     safe: false,
     cut: false,

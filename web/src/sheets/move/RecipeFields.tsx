@@ -46,6 +46,7 @@ export function RecipeFields({ recipe, onChange }: Props) {
         />
         <Segments
           label="Then it"
+          stacked
           value={word('leaves', 'onward')}
           options={[
             { value: 'onward', label: 'Goes on', detail: 'It leaves onward along the path' },

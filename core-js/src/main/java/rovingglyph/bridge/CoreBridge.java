@@ -25,6 +25,7 @@ import rovingglyph.frame.PreparedItem;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedPicture;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.frame.Silhouette;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Cubic;
@@ -680,6 +681,18 @@ public final class CoreBridge {
   @JSExport
   public static double[] frameBox(String item, double time) {
     return isHere(item) ? numbers(prepared.frameBox(item, time)) : new double[0];
+  }
+
+  /** See {@link Silhouette#of}. */
+  @JSExport
+  public static String silhouette(String item, double time) {
+    return isHere(item) ? Silhouette.of(prepared, item, time) : "";
+  }
+
+  /** See {@link Silhouette#keyTimes}. */
+  @JSExport
+  public static double[] keyTimes(String item) {
+    return isHere(item) ? Silhouette.keyTimes(prepared, item) : new double[0];
   }
 
   private static boolean isHere(String item) {

@@ -62,6 +62,9 @@ final class SceneChecks {
     for (int i = 0; i < scene.templates().size(); i++) {
       unique(ids, scene.templates().get(i).id(), "templates[" + i + "].id", f);
     }
+    for (int i = 0; i < scene.guides().size(); i++) {
+      unique(ids, scene.guides().get(i).id(), "guides[" + i + "].id", f);
+    }
     for (int i = 0; i < scene.cues().size(); i++) {
       unique(ids, scene.cues().get(i).id(), "cues[" + i + "].id", f);
     }

@@ -9,6 +9,7 @@ import java.util.Map;
 import rovingglyph.scene.Blur;
 import rovingglyph.scene.Cue;
 import rovingglyph.scene.FrameRate;
+import rovingglyph.scene.Guide;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Scene;
@@ -62,6 +63,21 @@ final class SceneSchema {
                       v.get(OPACITY),
                       v.get(HIDDEN),
                       v.rest()));
+
+  private static final Field<Guide, String> GUIDE_ID =
+      field("id", Types.id(), Guide::id).about("unique in the scene");
+  private static final Field<Guide, Boolean> UPRIGHT =
+      field("upright", Types.flag(), Guide::upright).fallback(false).about("else level");
+  private static final Field<Guide, Double> AT =
+      field("at", COORDINATE, Guide::at)
+          .fallback(0.0)
+          .about("from the left edge of the frame; of a level one from the top");
+
+  private static final Schema<Guide> GUIDE =
+      Schema.<Guide>named("Guide")
+          .with(GUIDE_ID, UPRIGHT, AT)
+          .keeping(Guide::extras)
+          .made(v -> new Guide(v.get(GUIDE_ID), v.get(UPRIGHT), v.get(AT), v.rest()));
 
   private static final Field<Cue, String> CUE_ID =
       field("id", Types.id(), Cue::id).about("unique in the scene");
@@ -133,6 +149,10 @@ final class SceneSchema {
       field("templates", Lists.list(TEMPLATE, 20), Scene::templates)
           .fallback(List.of())
           .about("pictures to trace over; on the stage only, never part of the output");
+  private static final Field<Scene, List<Guide>> GUIDES =
+      field("guides", Lists.list(GUIDE, 200), Scene::guides)
+          .usual(List.of())
+          .about("lines that things catch on when they are dragged; never part of the output");
   private static final Field<Scene, List<Cue>> CUES =
       field("cues", Lists.list(CUE, 1000), Scene::cues).fallback(List.of()).about("named moments");
   private static final Field<Scene, Blur> BLUR =
@@ -150,7 +170,7 @@ final class SceneSchema {
   static final Schema<Scene> SCENE =
       Schema.<Scene>named("SceneDoc")
           .with(FORMAT, VERSION, NAME, WIDTH, HEIGHT, RATE, LENGTH, BACKGROUND)
-          .with(PATHS, ITEMS, TEMPLATES, CUES, BLUR, STACK)
+          .with(PATHS, ITEMS, TEMPLATES, GUIDES, CUES, BLUR, STACK)
           .keeping(Scene::extras)
           .made(SceneSchema::scene);
 
@@ -176,6 +196,7 @@ final class SceneSchema {
             v.get(PATHS),
             items,
             v.get(TEMPLATES),
+            v.get(GUIDES),
             List.copyOf(cues),
             v.get(BLUR),
             GroupCheck.stack(v.fields(), v.get(STACK), items, ItemList.places(entries)),

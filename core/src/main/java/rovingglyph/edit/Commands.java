@@ -18,6 +18,7 @@ public final class Commands {
             KeyframeCommands.ALL,
             RecipeCommands.ALL,
             Cues.ALL,
+            Guides.ALL,
             Letterings.ALL,
             ReadyPieces.ALL,
             Fillings.ALL,

@@ -22,6 +22,7 @@ import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.Filling;
 import rovingglyph.scene.Follow;
 import rovingglyph.scene.ForegroundCut;
+import rovingglyph.scene.Guide;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
@@ -117,7 +118,12 @@ final class Reframing {
     for (Item i : scene.items().values()) {
       out = out.withItem(outer.contains(i.id()) ? outer(scene, i) : inner(scene, i));
     }
-    return out.withTemplates(scene.templates().stream().map(this::mapped).toList());
+    return out.withTemplates(scene.templates().stream().map(this::mapped).toList())
+        .withGuides(scene.guides().stream().map(this::mapped).toList());
+  }
+
+  private Guide mapped(Guide g) {
+    return g.movedTo(k * g.at() + (g.upright() ? map.e() : map.f()));
   }
 
   /** Those that things in groups stay on too are there twice. */

@@ -242,15 +242,28 @@ public record PreparedLettering(
    * @param whole what they are faded by as a whole, which is not in their own alpha
    */
   private List<Ink> ink(double time, double whole) {
+    return letters(time).stream()
+        .filter(i -> i.alpha > 0)
+        .map(i -> new Ink(i.row, i.place, i.alpha / whole))
+        .toList();
+  }
+
+  /** All letters that stand somewhere, those that are not revealed too. */
+  private List<Ink> letters(double time) {
     List<Ink> out = new ArrayList<>();
     for (RowLayout row : rows(values(time))) {
       for (Placement p : placements(row)) {
-        if (p.visible() && p.alpha() > 0 && !row.letters().get(p.letter()).isSpace()) {
-          out.add(new Ink(row, p, p.alpha() / whole));
+        if (p.visible() && !row.letters().get(p.letter()).isSpace()) {
+          out.add(new Ink(row, p, p.alpha()));
         }
       }
     }
     return out;
+  }
+
+  /** The outlines of all letters, those too that are not revealed or have faded away. */
+  List<Piece> pieces(double time) {
+    return letters(time).stream().flatMap(i -> ink(i.row, i.place).pieces().stream()).toList();
   }
 
   @Override

@@ -173,7 +173,8 @@ final class ScenePainting {
     return out;
   }
 
-  private List<ItemShape> shapesOf(Item item, Projection map, double at) {
+  /** What of an item is outlined, in the pixels round it. */
+  List<ItemShape> shapesOf(Item item, Projection map, double at) {
     PreparedItem plain = prepared.items().get(item.id());
     return plain == null ? shapes(item, map, at) : plain.shapes(at);
   }

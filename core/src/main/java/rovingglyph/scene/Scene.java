@@ -31,6 +31,7 @@ public record Scene(
     List<GuidePath> paths,
     Map<String, Item> items,
     List<TracingImage> templates,
+    List<Guide> guides,
     List<Cue> cues,
     Blur blur,
     List<String> stack,
@@ -267,12 +268,17 @@ public record Scene(
 
   /** The scene with other pictures to trace over. */
   public Scene withTemplates(List<TracingImage> newTemplates) {
-    return with(paths, items, List.copyOf(newTemplates), cues, stack, shown);
+    return with(paths, items, List.copyOf(newTemplates), guides, cues, stack, shown);
+  }
+
+  /** The scene with other guides. */
+  public Scene withGuides(List<Guide> newGuides) {
+    return with(paths, items, templates, List.copyOf(newGuides), cues, stack, shown);
   }
 
   /** The scene with others at hand that its insets show, by id. */
   public Scene showing(Map<String, Scene> scenes) {
-    return with(paths, items, templates, cues, stack, Map.copyOf(scenes));
+    return with(paths, items, templates, guides, cues, stack, Map.copyOf(scenes));
   }
 
   /** The cue with this id; null if there is none. */
@@ -361,13 +367,14 @@ public record Scene(
       Map<String, Item> newItems,
       List<Cue> newCues,
       List<String> newStack) {
-    return with(newPaths, newItems, templates, newCues, newStack, shown);
+    return with(newPaths, newItems, templates, guides, newCues, newStack, shown);
   }
 
   private Scene with(
       List<GuidePath> newPaths,
       Map<String, Item> newItems,
       List<TracingImage> newTemplates,
+      List<Guide> newGuides,
       List<Cue> newCues,
       List<String> newStack,
       Map<String, Scene> newShown) {
@@ -381,6 +388,7 @@ public record Scene(
         newPaths,
         newItems,
         newTemplates,
+        newGuides,
         newCues,
         blur,
         newStack,

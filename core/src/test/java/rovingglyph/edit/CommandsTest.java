@@ -144,6 +144,7 @@ class CommandsTest {
             Map.entry("pin", List.of("followed", "followed", "nobody")),
             Map.entry("other", List.of("open", "line", "arc", "wave", "smooth")),
             Map.entry("cue", List.of("beat", "nobody")),
+            Map.entry("guide", List.of("mid", "nobody")),
             Map.entry("effect", List.of("soft", "below", "shine", "cast", "cast", "later", "own")),
             Map.entry("option", List.of("side", "blendMode", "nothing")),
             Map.entry("choice", List.of("outer", "inner", "screen", "lime")),

@@ -35,6 +35,7 @@ class SceneTest {
             s.paths(),
             s.items(),
             s.templates(),
+            s.guides(),
             s.cues(),
             s.blur(),
             s.stack(),

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.MouseButton;
 import java.util.List;
@@ -277,5 +279,61 @@ class StageViewTest extends PageTest {
     double[] after = under(at[0], at[1]);
     assertThat(after[0]).isCloseTo(under[0], within(2 / scale()));
     assertThat(w.document().toString()).isEqualTo(before);
+  }
+
+  private void show(String what) {
+    w.button("Show").click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(what)).click();
+  }
+
+  private List<JsonObject> guides() {
+    JsonValue all = w.document().get("guides");
+    return all == null
+        ? List.of()
+        : all.asArray().values().stream().map(JsonValue::asObject).toList();
+  }
+
+  @Test
+  void guidesAreDraggedOutOfTheRulersAndBack() {
+    show("Rulers");
+    w.drag(room.x + 200, room.y + 8, 10, 150);
+    assertThat(guides()).hasSize(1);
+    JsonObject level = guides().get(0);
+    assertThat(level.getBoolean("upright", true)).isFalse();
+    double[] there = under(0, room.y + 158);
+    assertThat(level.getDouble("at", 0)).isCloseTo(there[1], within(2 / scale()));
+    Locator line = w.handle("guide-" + level.getString("id", ""));
+    line.focus();
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("Shift+ArrowDown");
+    assertThat(guides().get(0).getDouble("at", 0))
+        .isCloseTo(level.getDouble("at", 0) + 11, within(1e-9));
+    BoundingBox at = line.boundingBox();
+    w.drag(room.x + 300, at.y + at.height / 2, 0, room.y + 5 - at.y);
+    assertThat(guides()).isEmpty();
+    page.keyboard().press("Control+z");
+    assertThat(guides()).hasSize(1);
+    // The same key removes a guide that has the keys, and not what is chosen.
+    line.focus();
+    page.keyboard().press("Delete");
+    assertThat(guides()).isEmpty();
+    assertThat(w.items("lettering")).hasSize(1);
+  }
+
+  @Test
+  void whereItIsAtItsKeyframesIsShownUntilNotWanted() {
+    w.tab(2);
+    w.newPath("Line");
+    w.tab(4);
+    w.button("Enter and stay").click();
+    w.scrub(149);
+    Locator marks = w.handle("at-keyframes").locator("text");
+    assertThat(marks).hasCount(1);
+    assertThat(marks).hasText("0 s");
+    w.scrub(0);
+    assertThat(marks).hasCount(1);
+    assertThat(marks).not().hasText("0 s");
+    show("Where what is chosen is at its keyframes");
+    assertThat(marks).hasCount(0);
   }
 }

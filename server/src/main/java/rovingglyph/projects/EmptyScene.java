@@ -33,6 +33,7 @@ final class EmptyScene {
             Map.of(),
             List.of(),
             List.of(),
+            List.of(),
             Blur.NONE,
             List.of(),
             Map.of(),

@@ -10,6 +10,7 @@ import { NumberField } from '../ui/NumberField';
 import { TimeField } from '../ui/TimeField';
 import { hex } from '../ui/MovableColour';
 import { ColourField } from '../ui/ColourField';
+import { copyKeys, pasteKeys, removeKeys } from './keyMenu';
 import { useCopied } from './view';
 import { LANDINGS } from './words';
 
@@ -80,17 +81,14 @@ function Hints({ keyed, moves }: { keyed: boolean; moves: boolean }) {
 
 function PasteButtons({ item, channel }: { item: string; channel: Channel }) {
   const keys = useCopied((s) => s.keys);
-  const time = useEditor((s) => s.time);
   if (keys.length === 0) return null;
-  const paste = (onward: boolean) =>
-    applyEdit({ op: 'pasteKeys', item, channel, time, keys, onward });
   return (
     <div className="mt-1.5 flex gap-1.5">
       <button
         type="button"
         className="btn flex-1 px-1"
         title="Set the copied keyframes from the playhead on, with their own values"
-        onClick={() => paste(false)}
+        onClick={() => pasteKeys(item, channel, false)}
       >
         <Clipboard className="size-4" /> Paste as is
       </button>
@@ -98,16 +96,12 @@ function PasteButtons({ item, channel }: { item: string; channel: Channel }) {
         type="button"
         className="btn flex-1 px-1"
         title="Continue from the value at the playhead with the copied movement"
-        onClick={() => paste(true)}
+        onClick={() => pasteKeys(item, channel, true)}
       >
         <ClipboardPaste className="size-4" /> Paste onward
       </button>
     </div>
   );
-}
-
-function copy(item: string, channel: Channel, indexes: number[]): void {
-  useCopied.setState({ keys: core.copyKeys(item, channel, indexes) });
 }
 
 interface OneProps extends Props {
@@ -135,7 +129,7 @@ function One({ item, channel, info, index, count }: OneProps) {
         <h2 className="mr-auto font-semibold">
           Keyframe {index + 1} of {count}
         </h2>
-        <button type="button" className="btn" onClick={() => copy(item, channel, [index])}>
+        <button type="button" className="btn" onClick={() => copyKeys(item, channel, [index])}>
           <Copy className="size-4" /> Copy
         </button>
         <button
@@ -290,7 +284,7 @@ function Several({ item, channel, keys, chosen }: SeveralProps) {
     <div data-testid="several-keys">
       <h2 className="mb-1.5 font-semibold">{indexes.length} keyframes chosen</h2>
       <div className="mb-1.5 grid grid-cols-2 gap-1.5">
-        <button type="button" className="btn" onClick={() => copy(item, channel, indexes)}>
+        <button type="button" className="btn" onClick={() => copyKeys(item, channel, indexes)}>
           <Copy className="size-4" /> Copy
         </button>
         <button
@@ -308,14 +302,7 @@ function Several({ item, channel, keys, chosen }: SeveralProps) {
         >
           <Repeat2 className="size-4" /> Swap values
         </button>
-        <button
-          type="button"
-          className="btn"
-          onClick={() => {
-            applyEdit({ op: 'removeKeys', ...at });
-            useEditor.setState({ keyframe: null, keys: [] });
-          }}
-        >
+        <button type="button" className="btn" onClick={() => removeKeys(item, channel, indexes)}>
           <Trash2 className="size-4" /> Delete
         </button>
       </div>

@@ -6,6 +6,7 @@ import { applyEdit, previewKeys, useEditor } from '../state/editor';
 import { notify } from '../state/notices';
 import { drag } from '../stage/drag';
 import type { PartProps } from './Chart';
+import { openKeyMenu } from './keyMenu';
 import { landingLabel } from './words';
 
 interface RingProps extends PartProps {
@@ -129,6 +130,7 @@ export function Ring({ item, channel, index, info, x, scale, toChart }: RingProp
       onPointerDown={pull}
       onDoubleClick={(e) => e.stopPropagation()}
       onKeyDown={press}
+      onContextMenu={(e) => openKeyMenu(e, item, channel, index)}
       tabIndex={0}
       role="button"
       aria-label={`${label || 'Keyframe'} ${index + 1} at ${words(info.time)}, value ${info.value.toFixed(1)}; arrow keys move it`}

@@ -5,7 +5,8 @@ import { closeDialog, useDialogs } from '../state/dialogs';
 import { select, useEditor } from '../state/editor';
 import { nameOf } from '../state/items';
 import { Modal } from '../ui/Modal';
-import { ACTIONS, keyWords, type Action } from './actions';
+import { ACTIONS, type Action } from './actions';
+import { keyWords } from '../ui/keyWords';
 
 /** A list of all that can be done and chosen, found by typing parts of its words. */
 export function FindDialog() {

@@ -1,6 +1,7 @@
 import { closeDialog, useDialogs } from '../state/dialogs';
 import { Modal } from '../ui/Modal';
-import { ACTIONS, DRAWING_ACTIONS, keyWords } from './actions';
+import { ACTIONS, DRAWING_ACTIONS } from './actions';
+import { keyWords } from '../ui/keyWords';
 
 /** What the pointer does, and keys that go with it. */
 const GESTURES: [string, string][] = [

@@ -10,7 +10,9 @@ import { lastFrame, rememberFrame, type Size } from '../state/frames';
 import { DRAGGED_SCENE } from '../state/insets';
 import { FramePictures } from './FramePictures';
 import { notify } from '../state/notices';
+import { placeOf } from '../state/itemMenu';
 import { useProjects } from '../state/projects';
+import { MenuAt } from '../ui/MenuAt';
 
 const tell = (e: unknown) => notify(e instanceof Error ? e.message : String(e), 'error');
 
@@ -162,6 +164,7 @@ interface EntryProps {
 function Entry(props: EntryProps) {
   const { name, heading, current, onOpen, onRename, onDuplicate, onDelete, dragged } = props;
   const [renaming, setRenaming] = useState(false);
+  const [menu, setMenu] = useState<[number, number] | null>(null);
   if (renaming) {
     return (
       <NameForm
@@ -176,7 +179,10 @@ function Entry(props: EntryProps) {
     );
   }
   return (
-    <div className={`group flex items-center rounded-md ${current ? 'bg-wash' : 'hover:bg-paper'}`}>
+    <div
+      className={`group flex items-center rounded-md ${current ? 'bg-wash' : 'hover:bg-paper'}`}
+      onContextMenu={(e) => setMenu(placeOf(e))}
+    >
       {heading ? (
         <h2 className="min-w-0 flex-1 truncate px-2 py-1.5 font-semibold">{name}</h2>
       ) : (
@@ -202,6 +208,17 @@ function Entry(props: EntryProps) {
           <Trash2 className="size-3.5" />
         </Action>
       )}
+      <MenuAt
+        at={menu}
+        label={`What can be done with ${name}`}
+        entries={[
+          { label: 'Open', run: () => onOpen?.(), when: () => onOpen !== undefined && !current },
+          { label: 'Rename', run: () => setRenaming(true) },
+          { label: 'Duplicate', run: onDuplicate },
+          { label: 'Delete', run: () => onDelete?.(), when: () => onDelete !== undefined },
+        ]}
+        onClose={() => setMenu(null)}
+      />
     </div>
   );
 }

@@ -1,8 +1,9 @@
 import { expect, it, vi } from 'vitest';
 import type { Knot } from '../core/document';
 import { useEditor } from '../state/editor';
+import { keyWords } from '../ui/keyWords';
 vi.hoisted(() => vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined }));
-import { ACTIONS, DRAWING_ACTIONS, keyOf, keyWords, runKey } from './actions';
+import { ACTIONS, DRAWING_ACTIONS, keyOf, runKey } from './actions';
 
 it('has one action for each key, and one label for each action', () => {
   for (const table of [ACTIONS, DRAWING_ACTIONS]) {

@@ -304,15 +304,6 @@ export function keyOf(e: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'sh
   return `ctrl+${e.shiftKey ? 'shift+' : ''}${key}`;
 }
 
-/** A key as it stands in lists. */
-export function keyWords(key: string): string {
-  const named: Record<string, string> = { Escape: 'Esc', Backspace: 'Backspace' };
-  return key
-    .split(/\+(?=.)/)
-    .map((k) => named[k] ?? k.charAt(0).toUpperCase() + k.slice(1))
-    .join(' ');
-}
-
 /** Does the action of a key; false where there is none. */
 export function runKey(key: string): boolean {
   const action = (drawing() ? DRAWING_ACTIONS : ACTIONS).find((a) => a.keys?.includes(key));

@@ -3,6 +3,7 @@ import * as core from '../core/core';
 import type { GuidePath } from '../core/document';
 import { useEditor } from '../state/editor';
 import { letteringOf } from '../state/items';
+import { openPathMenu } from '../state/pathActions';
 import { choosePath, editPath } from '../state/paths';
 import { drag } from './drag';
 import type { ToScene } from './coordinates';
@@ -68,6 +69,7 @@ export function OtherPaths({ chosen, unit }: { chosen: string | undefined; unit:
               e.stopPropagation();
               choosePath(p.id);
             }}
+            onContextMenu={(e) => openPathMenu(e, p.id)}
             data-testid={`path-${p.id}`}
           >
             <title>{p.name}: click to choose it</title>

@@ -3,6 +3,7 @@ import { createPortal } from 'react-dom';
 import * as core from '../core/core';
 import type { Box, DrawnPath, Knot, SmoothPath } from '../core/document';
 import { useEditor } from '../state/editor';
+import { openPointMenu } from '../state/pathActions';
 import { editPath, pointsOf, previewPath } from '../state/paths';
 import { drag } from './drag';
 import { Handle } from './Handle';
@@ -39,7 +40,7 @@ export function PointHandles({ path, layer, line, unit, toScene }: Props) {
 
   /** One listener for all points: hundreds of them are no burden. */
   const press = (e: React.PointerEvent) => {
-    const index = Number((e.target as Element).closest('[data-point]')?.getAttribute('data-point'));
+    const index = pointAt(e);
     const k = points[index];
     if (!k) return;
     const now = pick(index, chosen, e.shiftKey);
@@ -86,7 +87,13 @@ export function PointHandles({ path, layer, line, unit, toScene }: Props) {
             (i) =>
               held[i] && <Bends key={i} index={i} knot={held[i]} unit={unit} toScene={toScene} />,
           )}
-      <g onPointerDown={press}>
+      <g
+        onPointerDown={press}
+        onContextMenu={(e) => {
+          const index = pointAt(e);
+          if (points[index]) openPointMenu(e, index);
+        }}
+      >
         {layer && createPortal(<g className="pointer-events-auto">{still}</g>, layer)}
         {chosen.map(
           (i) => held[i] && <PointMark key={i} index={i} knot={held[i]} unit={unit} chosen />,
@@ -95,6 +102,10 @@ export function PointHandles({ path, layer, line, unit, toScene }: Props) {
     </g>
   );
 }
+
+/** The index of the point that an event is about; NaN where it is about none. */
+const pointAt = (e: React.SyntheticEvent) =>
+  Number((e.target as Element).closest('[data-point]')?.getAttribute('data-point') ?? NaN);
 
 function pick(index: number, chosen: number[], more: boolean): number[] {
   if (more) {

@@ -1,6 +1,7 @@
 import * as core from '../core/core';
 import { isShape, type GuidePath } from '../core/document';
 import { useEditor } from '../state/editor';
+import { openPathMenu } from '../state/pathActions';
 import { editPath } from '../state/paths';
 import { drag } from './drag';
 import { Handle } from './Handle';
@@ -49,6 +50,7 @@ export function PathGrip(
       className="cursor-move"
       onPointerDown={dragWholePath(path, unit, toScene)}
       onDoubleClick={onDouble}
+      onContextMenu={(e) => openPathMenu(e, path.id)}
       data-testid="path-line"
     >
       <title>Drag to move the path{onDouble ? ', double-click to add a point' : ''}</title>

@@ -1,7 +1,8 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { ChevronDown } from 'lucide-react';
-import { keyWords, VIEW_ACTIONS } from '../shell/actions';
+import { VIEW_ACTIONS } from '../shell/actions';
 import { useView, type Standing } from './view';
+import { keyWords } from '../ui/keyWords';
 
 /** How large the frame is seen, and what it can be brought to. */
 export function ZoomMenu({ frame }: { frame: Standing }) {

@@ -1,10 +1,11 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Copy, Eye, EyeOff, Lock, LockOpen, Trash2, Type } from 'lucide-react';
 import * as core from '../../core/core';
 import type { GuidePath, Lettering } from '../../core/document';
 import { applyEdit, useEditor } from '../../state/editor';
 import { letteringOf } from '../../state/items';
-import { addPath, choosePath, editPath, kindWord, sitters } from '../../state/paths';
+import { deletePath, duplicatePath, openPathMenu, useLeaving } from '../../state/pathActions';
+import { choosePath, editPath, kindWord, sitters } from '../../state/paths';
 import { IconButton } from '../../ui/IconButton';
 import { Modal } from '../../ui/Modal';
 import { Thumb } from './PathGallery';
@@ -26,11 +27,7 @@ export function PathList(props: { lettering: Lettering | undefined; chosen: stri
 
 /** Lock, copy and delete, for the path that is chosen. */
 export function PathButtons({ path }: { path: GuidePath }) {
-  const [leaving, setLeaving] = useState(false);
-  const remove = () => {
-    if (sitters(path.id).length > 0) setLeaving(true);
-    else applyEdit({ op: 'deletePath', of: path.id });
-  };
+  const leaving = useLeaving((s) => s.path === path.id);
   return (
     <span className="flex">
       <IconButton
@@ -40,16 +37,13 @@ export function PathButtons({ path }: { path: GuidePath }) {
       >
         {path.locked ? <Lock className="size-3.5" /> : <LockOpen className="size-3.5" />}
       </IconButton>
-      <IconButton
-        label={`Duplicate ${path.name}`}
-        onClick={() => addPath('duplicatePath', { of: path.id, seat: '' })}
-      >
+      <IconButton label={`Duplicate ${path.name}`} onClick={() => duplicatePath(path.id)}>
         <Copy className="size-3.5" />
       </IconButton>
-      <IconButton label={`Delete ${path.name}`} onClick={remove}>
+      <IconButton label={`Delete ${path.name}`} onClick={() => deletePath(path.id)}>
         <Trash2 className="size-3.5" />
       </IconButton>
-      {leaving && <Leaving path={path} onClose={() => setLeaving(false)} />}
+      {leaving && <Leaving path={path} onClose={() => useLeaving.setState({ path: null })} />}
     </span>
   );
 }
@@ -72,6 +66,7 @@ function Row({ path, lettering, chosen }: RowProps) {
     <li
       className={`group rounded-md ${active ? 'bg-wash' : 'hover:bg-paper'}`}
       data-testid="path-row"
+      onContextMenu={(e) => openPathMenu(e, path.id)}
     >
       <div className="flex items-center gap-1 px-2 py-1">
         <button

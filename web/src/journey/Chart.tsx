@@ -4,6 +4,7 @@ import * as core from '../core/core';
 import type { KeyframeInfo } from '../core/core';
 import { applyEdit, useEditor } from '../state/editor';
 import type { Channel } from '../core/document';
+import { useTimeWords } from '../state/timeUnit';
 import { drag } from '../stage/drag';
 import { BendHandles } from './BendHandles';
 import { Grid } from './ChartGrid';
@@ -13,7 +14,9 @@ import { Chip } from './Chip';
 import { scrollBy, zoomAt } from './view';
 import { Ring } from './Ring';
 import { AwayShade, ShownBar } from './ShownSpan';
+import { chipBox, ringLabels, wordsBox } from './labels';
 import type { Scale } from './scale';
+import { easingLabel } from './words';
 
 interface Props {
   item: string;
@@ -42,6 +45,20 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
     () => (shown > 0 ? keys.map((k) => core.charted(item, channel, k.time)) : []),
     [keys, item, channel, shown],
   );
+
+  const words = useTimeWords();
+  const cues = useEditor((s) => s.doc?.cues);
+  const spots = keys.map((info, i) => ({ info, x: scale.x(xs[i] ?? 0), y: scale.y(info.time) }));
+  const labels = ringLabels(spots, scale);
+  const taken = [
+    ...labels.flatMap((l) => (l ? [l.box] : [])),
+    ...(cues ?? []).map((c) => wordsBox(c.name, scale.left + 4, scale.y(c.time) - 3, false)),
+    ...spots.slice(1).map((b, i) => {
+      const a = spots[i]!;
+      const ends: [number, number] = [Math.min(a.x, b.x), Math.max(a.x, b.x)];
+      return chipBox(easingLabel(a.info, b.info, words), ends, (a.y + b.y) / 2, scale);
+    }),
+  ];
 
   const add = (e: React.MouseEvent) => {
     const [x, y] = toChart(e);
@@ -119,7 +136,7 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
           />
         )}
         <CueLines scale={scale} toChart={toChart} />
-        <Playhead item={item} channel={channel} scale={scale} toChart={toChart} />
+        <Playhead item={item} channel={channel} scale={scale} toChart={toChart} taken={taken} />
         <ShownBar item={item} scale={scale} toChart={toChart} />
         {box && (
           <rect
@@ -138,6 +155,7 @@ export function Chart({ item, channel, samples, scale, along }: Props) {
             index={i}
             info={k}
             x={xs[i] ?? 0}
+            label={labels[i] ?? null}
             scale={scale}
             toChart={toChart}
           />

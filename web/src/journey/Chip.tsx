@@ -5,6 +5,7 @@ import type { KeyframeInfo } from '../core/core';
 import type { Channel, Easing } from '../core/document';
 import { applyEdit, useEditor } from '../state/editor';
 import { KeptEasings } from './KeptEasings';
+import { chipPlace } from './labels';
 import type { Scale } from './scale';
 import { EASINGS, easingLabel } from './words';
 
@@ -29,11 +30,6 @@ export const Chip = memo(function Chip(props: ChipProps) {
   const busy = useEditor((s) => s.previewing);
   const y = scale.y((a.time + b.time) / 2);
   const tight = scale.y(b.time) - scale.y(a.time) < 40;
-  // Beside the segment, so that it never covers the line or its handles.
-  const left = scale.x((from + to) / 2) > (scale.left + scale.right) / 2 + 1;
-  const gap = 14;
-  // Longer names take more room before the edge of the chart.
-  const room = 24 + 6.2 * name.length;
   const ease = (easing: Easing) => {
     applyEdit({ op: 'ease', item, channel, index, easing });
     useEditor.setState({ keyframe: index, keys: [index] });
@@ -42,14 +38,7 @@ export const Chip = memo(function Chip(props: ChipProps) {
   return (
     <div
       className="absolute -translate-y-1/2"
-      style={
-        left
-          ? {
-              right: Math.min(scale.width - scale.x(from) + gap, scale.width - scale.left - room),
-              top: y,
-            }
-          : { left: Math.min(scale.x(to) + gap, scale.right - room), top: y }
-      }
+      style={{ ...chipPlace(name, [scale.x(from), scale.x(to)], scale), top: y }}
       hidden={y > scale.height || y < 0}
     >
       {busy ? (

@@ -6,10 +6,11 @@ import { drag } from '../stage/drag';
 import { pause } from '../stage/playback';
 import { shown } from '../ui/arithmetic';
 import type { PartProps } from './Chart';
-import { decimalsOf } from './scale';
+import { freeOf, wordsBox, type Box } from './labels';
+import { decimalsOf, type Scale } from './scale';
 
 /** Where the playhead stands, with the speed there. */
-export function Playhead({ item, channel, scale, toChart }: PartProps) {
+export function Playhead({ item, channel, scale, toChart, taken }: PartProps & { taken: Box[] }) {
   const time = useEditor((s) => s.time);
   const tick = useEditor((s) => s.charting);
   const speed = useMemo(
@@ -22,6 +23,10 @@ export function Playhead({ item, channel, scale, toChart }: PartProps) {
   });
   const y = scale.y(time);
   const seen = y >= 0 && y <= scale.height;
+  const words =
+    `${shown(speed, decimalsOf(scale.to - scale.from))} ${unitOf(channel)}/s` +
+    (channel === 'pathOffset' && letter > 0 ? ` · ${shown(speed / letter, 1)} letters/s` : '');
+  const place = placeOf(words, y, scale, taken);
   const scrub = (e: React.PointerEvent) => {
     pause();
     setTime(scale.time(toChart(e)[1]));
@@ -56,19 +61,28 @@ export function Playhead({ item, channel, scale, toChart }: PartProps) {
             className="pointer-events-none fill-vermilion"
           />
           <text
-            x={scale.right - 4}
-            // Where the chart begins there is room only below the line.
-            y={y < 16 ? y + 14 : y - 5}
-            textAnchor="end"
+            x={place.x}
+            y={place.y}
+            textAnchor={place.toLeft ? 'end' : 'start'}
             className="halo pointer-events-none fill-vermilion text-[11px]"
           >
-            {shown(speed, decimalsOf(scale.to - scale.from))} {unitOf(channel)}/s
-            {channel === 'pathOffset' && letter > 0
-              ? ` · ${shown(speed / letter, 1)} letters/s`
-              : ''}
+            {words}
           </text>
         </>
       )}
     </g>
   );
+}
+
+/** At an end of the line, above or below it, where the words cover nothing and are not cut off. */
+function placeOf(words: string, y: number, scale: Scale, taken: Box[]) {
+  const places = [true, false].flatMap((toLeft) =>
+    [y - 5, y + 14]
+      .filter((baseline) => baseline > 11 && baseline < scale.height - 3)
+      .map((baseline) => {
+        const x = toLeft ? scale.right - 4 : scale.left + 10;
+        return { x, y: baseline, toLeft, box: wordsBox(words, x, baseline, toLeft) };
+      }),
+  );
+  return freeOf(places, taken) ?? { x: scale.right - 4, y: y + 14, toLeft: true };
 }

@@ -7,22 +7,25 @@ import { notify } from '../state/notices';
 import { drag } from '../stage/drag';
 import type { PartProps } from './Chart';
 import { openKeyMenu } from './keyMenu';
+import type { RingLabel } from './labels';
 import { landingLabel } from './words';
 
 interface RingProps extends PartProps {
   index: number;
   info: KeyframeInfo;
   x: number;
+  /** What stands beside it, where there is room. */
+  label: RingLabel | null;
 }
 
 /** A keyframe: drag down or up for its time, across for its value; arrow keys do the same. */
-export function Ring({ item, channel, index, info, x, scale, toChart }: RingProps) {
+export function Ring(props: RingProps) {
+  const { item, channel, index, info, x, label: beside, scale, toChart } = props;
   const words = useTimeWords();
   const chosen = useEditor((s) => s.keyframe === index || s.keys.includes(index));
   const late = useEditor((s) => info.time > (s.doc?.length ?? 0) + 1e-6);
   const [cx, cy] = [scale.x(x), scale.y(info.time)];
   const label = landingLabel(info);
-  const right = cx < (scale.left + scale.right) / 2;
   const keysNow = () => useEditor.getState().summary?.items[item]?.channels[channel] ?? [];
 
   const pull = (e: React.PointerEvent) => {
@@ -157,14 +160,14 @@ export function Ring({ item, channel, index, info, x, scale, toChart }: RingProp
         className="grip"
         data-testid={`ring-${index}`}
       />
-      {label && (
+      {beside && (
         <text
-          x={cx + (right ? 13 : -13)}
+          x={beside.x}
           y={cy + 4}
-          textAnchor={right ? 'start' : 'end'}
+          textAnchor={beside.toLeft ? 'end' : 'start'}
           className="halo pointer-events-none fill-ink text-[11px]"
         >
-          {label}
+          {beside.text}
         </text>
       )}
     </g>

@@ -27,6 +27,7 @@ import { groupOf, itemOf } from '../state/items';
 import { rename } from '../state/renaming';
 import {
   addColourField,
+  addFollowers,
   cueHere,
   addLettering,
   addOnThisPath,
@@ -126,6 +127,12 @@ export const CHOSEN_ACTIONS: Action[] = [
   { label: 'Copy', group: 'Items', keys: ['ctrl+c'], run: copyChosen, when: isChosen },
   { label: 'Cut', group: 'Items', keys: ['ctrl+x'], run: cutChosen, when: isChosen },
   { label: 'Duplicate', group: 'Items', keys: ['ctrl+d'], run: duplicate, when: isChosen },
+  {
+    label: 'Add two copies that come after',
+    group: 'Items',
+    run: () => addFollowers(id()),
+    when: () => chosen()?.kind === 'lettering',
+  },
   {
     label: 'Rename the chosen item',
     group: 'Items',

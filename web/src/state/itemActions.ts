@@ -44,6 +44,11 @@ function show(id: string): void {
   useEditor.setState({ tab: 'words' });
 }
 
+/** Adds copies of words that come after them on their path. */
+export function addFollowers(item: string, count = 2): void {
+  applyEdit({ op: 'followers', item, id: newId(), count });
+}
+
 /** A cue where the playhead is. */
 export function cueHere(): void {
   applyEdit({ op: 'addCue', id: newId(), time: useEditor.getState().time });

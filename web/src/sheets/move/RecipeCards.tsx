@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import { X } from 'lucide-react';
+import { CopyPlus, X } from 'lucide-react';
 import type { Lettering, RecipeKind } from '../../core/document';
 import { applyEdit, useEditor } from '../../state/editor';
+import { addFollowers } from '../../state/itemActions';
 import { RecipeFields } from './RecipeFields';
 
 interface Card {
@@ -106,6 +107,14 @@ export function RecipeCards({ lettering }: { lettering: Lettering }) {
           <RecipeFields recipe={{ ...chosen }} onChange={(params) => write(chosen.kind, params)} />
         </div>
       )}
+      <button
+        type="button"
+        className="btn mt-2 w-full"
+        title="On the same path, one after the other, and with all that these words do"
+        onClick={() => addFollowers(lettering.id)}
+      >
+        <CopyPlus className="size-4" /> Two copies that come after
+      </button>
     </section>
   );
 }

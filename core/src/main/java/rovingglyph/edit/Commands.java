@@ -19,6 +19,7 @@ public final class Commands {
             RecipeCommands.ALL,
             Cues.ALL,
             Guides.ALL,
+            Followers.ALL,
             Letterings.ALL,
             ReadyPieces.ALL,
             Fillings.ALL,

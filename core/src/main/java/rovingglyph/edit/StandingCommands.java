@@ -46,7 +46,8 @@ final class StandingCommands {
 
   private StandingCommands() {}
 
-  private static PreparedLettering lettering(Command.Target target, Values v) {
+  /** The words that an edit names, as they stand. */
+  static PreparedLettering lettering(Command.Target target, Values v) {
     PreparedScene prepared = target.prepared();
     PreparedLettering l = prepared == null ? null : prepared.letterings().get(v.get(ITEM));
     if (l == null) {

@@ -60,8 +60,7 @@ class SilhouetteTest {
 
   @Test
   void itGoesOnBeyondTheFrameAndWhereLettersAreNotRevealed() {
-    PreparedScene scene =
-        prepare(document(LINE, "abc", "\"pathOffset\":-700", "\"opacity\":0"));
+    PreparedScene scene = prepare(document(LINE, "abc", "\"pathOffset\":-700", "\"opacity\":0"));
     Rect box = box(Silhouette.of(scene, "l", 0));
     assertThat(box.width()).isGreaterThan(50);
     assertThat(box.right()).isLessThan(0);

@@ -8,6 +8,7 @@ import com.eclipsesource.json.JsonObject;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
@@ -162,6 +163,43 @@ class CountedActionsTest extends PageTest {
     assertThat(ring.values(scene.scene().length()).pathOffset())
         .isCloseTo(-2 * length, offset(1e-6));
     assertThat(w.lettering().get("reveal")).isNotNull();
+  }
+
+  @Test
+  void threeStaggeredCopiesRunAlongATracedCurve() {
+    sheet(2);
+    click(w.button("Freehand"));
+    BoundingBox f = page.locator("[data-frame]").boundingBox();
+    page.mouse().move(f.x + 2, f.y + f.height * 0.7);
+    page.mouse().down();
+    for (int i = 1; i <= 20; i++) {
+      double across = i / 20.0;
+      double down = 0.6 + 0.12 * Math.cos(across * 5);
+      page.mouse().move(f.x + 2 + (f.width - 4) * across, f.y + f.height * down);
+    }
+    page.mouse().up();
+    actions++;
+    words("ebb tide");
+    sheet(4);
+    click(w.button("Two copies that come after"));
+    assertThat(actions).isLessThanOrEqualTo(7);
+
+    PreparedScene scene = prepared();
+    List<PreparedLettering> row = List.copyOf(scene.letterings().values());
+    assertThat(row).hasSize(3);
+    assertThat(w.document().get("paths").asArray().size()).isEqualTo(1);
+    double end = scene.scene().length();
+    for (PreparedLettering l : row) {
+      assertThat(l.touches(l.values(0), scene.area())).isFalse();
+      assertThat(l.touches(l.values(end), scene.area())).isFalse();
+    }
+    double extent = row.get(0).seating(row.get(0).values(0)).extent();
+    double middle = end / 2;
+    for (int i = 0; i < 2; i++) {
+      double gap =
+          row.get(i).values(middle).pathOffset() - row.get(i + 1).values(middle).pathOffset();
+      assertThat(gap).isGreaterThan(extent);
+    }
   }
 
   @Test

@@ -104,8 +104,22 @@ final class Workbench {
   }
 
   void drag(Locator handle, double dx, double dy) {
-    BoundingBox b = handle.boundingBox();
+    BoundingBox b = resting(handle);
     drag(b.x + b.width / 2, b.y + b.height / 2, dx, dy);
+  }
+
+  /** Where a handle is once it is drawn where it belongs: on a slow machine that takes a while. */
+  private BoundingBox resting(Locator handle) {
+    BoundingBox now = handle.boundingBox();
+    for (int i = 0; i < 40; i++) {
+      page.waitForTimeout(30);
+      BoundingBox before = now;
+      now = handle.boundingBox();
+      if (Math.hypot(now.x - before.x, now.y - before.y) < 0.5) {
+        break;
+      }
+    }
+    return now;
   }
 
   void drag(double x, double y, double dx, double dy) {

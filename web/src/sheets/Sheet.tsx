@@ -1,8 +1,9 @@
-import { Suspense, type ReactNode } from 'react';
+import { Suspense, useCallback, type ReactNode } from 'react';
 import { TAB_NAMES, useEditor, type Tab } from '../state/editor';
 import { letteringOf, shapeOf } from '../state/items';
 import { addLettering } from '../state/itemActions';
 import type { Lettering } from '../core/document';
+import { keepScroll, scrollOf } from '../ui/folds';
 import { later } from '../ui/later';
 import { MoveSheet } from './move/MoveSheet';
 
@@ -19,6 +20,12 @@ export function Sheet() {
   const tab = useEditor((s) => s.tab);
   const doc = useEditor((s) => s.doc);
   const selected = useEditor((s) => s.selected);
+  const scrolled = useCallback(
+    (sheet: HTMLElement | null) => {
+      if (sheet) sheet.scrollTop = scrollOf(tab);
+    },
+    [tab],
+  );
   const lettering = letteringOf(doc, selected);
   const shape = shapeOf(doc, selected);
   const subject = shape && (tab === 'move' || tab === 'dress') ? shape.name : undefined;
@@ -27,6 +34,10 @@ export function Sheet() {
   const needsLettering = tab === 'words' || tab === 'seat';
   return (
     <aside
+      // Each sheet is found where it was left.
+      key={tab}
+      ref={scrolled}
+      onScroll={(e) => keepScroll(tab, e.currentTarget.scrollTop)}
       className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto bg-sheet px-4 pt-3.5 pb-6"
       aria-label={TAB_NAMES[tab]}
     >

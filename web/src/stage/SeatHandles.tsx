@@ -7,6 +7,7 @@ import { letteringOf } from '../state/items';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
 import { puckDrag } from './itemDrags';
+import { PuckHint, puckTold } from './PuckHint';
 import { Steppable } from './Steppable';
 
 interface SeatProps {
@@ -20,11 +21,13 @@ interface SeatProps {
 export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
   const time = useEditor((s) => s.time);
   const shown = useEditor((s) => s.shown);
+  const playing = useEditor((s) => s.playing);
   const round = useEditor((s) => s.summary?.items[id]?.comesRound ?? false);
   const spots = useMemo(() => (shown > 0 ? core.handles(id, time) : []), [id, time, shown]);
   if (spots.length < 15) return null;
 
-  const puck = (e: React.PointerEvent) => drag(e, toScene, puckDrag(id, toScene(e), unit));
+  const puck = (e: React.PointerEvent) =>
+    drag(e, toScene, puckDrag(id, toScene(e), unit), puckTold);
 
   const stop = (start: boolean) => (e: React.PointerEvent) =>
     drag(e, toScene, (x, y, event) => {
@@ -146,6 +149,7 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
         <circle r="13" fill="transparent" />
         <circle r="6.5" className="fill-sheet stroke-teal" strokeWidth="3" />
       </Steppable>
+      {!playing && <PuckHint x={spots[0]!} y={spots[1]!} unit={unit} />}
     </g>
   );
 }

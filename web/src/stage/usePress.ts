@@ -8,6 +8,7 @@ import type { ToScene } from './coordinates';
 import { drag } from './drag';
 import { placeDrag, puckDrag, rideDrag, type Drag } from './itemDrags';
 import { pointsWithin } from './PointHandles';
+import { puckTold } from './PuckHint';
 import { endSnap } from './snap';
 import { writeInPlace } from './TextInPlace';
 import { STILL, useMarquee } from './useMarquee';
@@ -77,6 +78,7 @@ export function usePress({ unit, inner, toFrame, toScene, toRound, withPoints }:
       },
       () => {
         endSnap();
+        if (go && letteringOf(useEditor.getState().doc, id)) puckTold();
         if (!go && known) choose();
       },
     );

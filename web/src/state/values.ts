@@ -133,6 +133,14 @@ export function toggleChosen(item: string, channel: Channel, missing: number): v
   // One step of the history for all of them.
   const word = all.length > 1 ? `several-${++several}` : '';
   all.forEach((id) => applyEdit({ op: 'toggle', item: id, channel, time, missing }, word));
+  if (!here) chart(item, channel);
+}
+
+/** Charts the value that was keyed last, if it is one of the chosen item. */
+function chart(item: string, channel: Channel): void {
+  const { selected, charted } = useEditor.getState();
+  if (item !== selected || channel === charted) return;
+  useEditor.setState({ charted: channel, keyframe: null, keys: [] });
 }
 
 /**
@@ -156,6 +164,7 @@ export function setValue(
   const problems = applyEdit({ op: 'set', item, channel, time, value, missing }, merge);
   const after = useEditor.getState().summary?.items[item]?.channels[channel];
   if (keys && after && after.length > keys.length) {
+    chart(item, channel);
     notify(`Keyframe set for ${core.labelOf(channel).toLowerCase()}`, 'info', {
       label: 'Undo',
       run: undo,

@@ -1,6 +1,7 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
 import { ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { foldOf, keepFold } from './folds';
 
 interface Props {
   title: string;
@@ -12,13 +13,18 @@ interface Props {
   children: ReactNode;
 }
 
-/** A section of a sheet that folds away. */
+/** A section of a sheet that folds away, and is found as it was left, unless it is in a card. */
 export function Fold({ title, aside, open = false, plain = false, children }: Props) {
   return (
-    <Disclosure as="section" className={plain ? 'mt-1.5' : 'section'} defaultOpen={open}>
+    <Disclosure
+      as="section"
+      className={plain ? 'mt-1.5' : 'section'}
+      defaultOpen={(plain ? undefined : foldOf(title)) ?? open}
+    >
       {({ open: shown }) => (
         <>
           <DisclosureButton
+            onClick={() => !plain && keepFold(title, !shown)}
             className={`flex w-full items-center gap-1 text-left ${plain ? 'text-[12px] font-medium' : 'font-semibold'}`}
           >
             <ChevronRight

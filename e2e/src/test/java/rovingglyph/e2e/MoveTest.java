@@ -40,10 +40,6 @@ class MoveTest extends PageTest {
     return keyframes().get(index).asObject().getDouble("value", -1);
   }
 
-  private void unfold(String title) {
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(title)).first().click();
-  }
-
   @Test
   void theSheetIsNotDrawnAnewForFramesThatArePlayed() {
     recipe("Enter, hold, leave");
@@ -78,7 +74,7 @@ class MoveTest extends PageTest {
 
   @Test
   void whenItIsThereIsSetByNumberByThePlayheadAndInTheJourney() {
-    unfold("Shown");
+    w.unfold("Shown");
     w.type("Shown from", "1.2");
     w.type("Shown to", "4");
     assertThat(w.lettering().getDouble("shownFrom", 0)).isEqualTo(1.2);
@@ -193,7 +189,7 @@ class MoveTest extends PageTest {
   @Test
   void cuesAreAddedDraggedFollowedAndImported() {
     recipe("Endless lap");
-    unfold("Cues");
+    w.unfold("Cues");
     w.field("Playhead").focus();
     for (int i = 0; i < 25; i++) {
       page.keyboard().press("ArrowLeft");
@@ -249,15 +245,15 @@ class MoveTest extends PageTest {
     page.mouse().move(chart.x + 90, chart.y + 90);
     page.mouse().wheel(0, 300);
     w.button("Farther").click();
-    unfold("Path offset by itself");
+    w.unfold("Path offset by itself");
     page.getByLabel("Sway", new Page.GetByLabelOptions().setExact(true)).check();
     assertThat(offset().get("sway")).isNotNull();
     page.getByLabel("Letter by letter").check();
     assertThat(offset().get("stagger").asObject().getDouble("delay", 0)).isEqualTo(0.05);
-    unfold("Trail");
+    w.unfold("Trail");
     page.getByLabel("Draw the path's line").check();
     assertThat(w.lettering().get("trail").asObject().getDouble("width", 0)).isEqualTo(6);
-    unfold("Motion blur");
+    w.unfold("Motion blur");
     w.type("Shutter", "180");
     assertThat(w.document().get("blur").asObject().getDouble("angle", 0)).isEqualTo(180);
   }

@@ -25,6 +25,8 @@ public final class Shots {
     Files.createDirectories(folder);
     TestServer server = TestServer.shared();
     Page page = Browser.page();
+    // What is told but once would be in every picture.
+    page.context().addInitScript("localStorage.setItem('roving-puck-told', 'yes')");
     Workbench w = Workbench.open(server, page, Workbench.demoScene(server, "Kite-string entrance"));
     page.waitForTimeout(1200);
     shoot(page, folder, "move");

@@ -41,10 +41,6 @@ class WordsTest extends PageTest {
     return page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 
-  private void unfold(String title) {
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(title)).first().click();
-  }
-
   /** How long the text and its room are, as the Seat sheet says. */
   private double[] facts() {
     String[] words = page.getByTestId("fit-facts").innerText().split(" ");
@@ -115,7 +111,7 @@ class WordsTest extends PageTest {
 
   @Test
   void someWordsDifferInColourAndSize() {
-    unfold("Some words differ");
+    w.unfold("Some words differ");
     w.button("Let some letters differ").click();
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Which:")).click();
     page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("A word")).click();
@@ -163,10 +159,10 @@ class WordsTest extends PageTest {
     w.type("Weight", "800");
     JsonObject weight = w.lettering().get("axes").asObject().get("wght").asObject();
     assertThat(weight.get("keyframes").asArray()).hasSize(2);
-    unfold("Features of the typeface");
+    w.unfold("Features of the typeface");
     page.getByLabel("Kerning").uncheck();
     assertThat(w.lettering().get("features").asObject().getInt("kern", 1)).isZero();
-    unfold("Several rows");
+    w.unfold("Several rows");
     w.type("Rows", "3");
     assertThat(w.lettering().get("rows").asObject().getInt("count", 0)).isEqualTo(3);
     for (int i = 0; i < 6; i++) {
@@ -204,7 +200,7 @@ class WordsTest extends PageTest {
   @Test
   void lettersChangeAlongTheRunByASmallCurve() {
     w.tab(3);
-    unfold("Letters along the run");
+    w.unfold("Letters along the run");
     w.button("Let letters change along the run").click();
     JsonArray points = profile().get("points").asArray();
     assertThat(points).hasSize(3);

@@ -83,6 +83,14 @@ final class Workbench {
     page.locator("nav button").nth(number - 1).click();
   }
 
+  /** Opens a section of the sheet, unless it is open. */
+  void unfold(String title) {
+    Locator section = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(title)).first();
+    if (!"true".equals(section.getAttribute("aria-expanded"))) {
+      section.click();
+    }
+  }
+
   /** Types a number into a field of the sheet and commits it. */
   void type(String label, String value) {
     field(label).fill(value);

@@ -178,6 +178,12 @@ interface FittingProps {
   put: (parts: Partial<Seat>, merge?: string) => void;
 }
 
+const THROUGH = {
+  value: 'through' as const,
+  label: 'Runs through',
+  detail: 'Part after part, as it goes by',
+};
+
 function Fitting({ lettering, closed, put }: FittingProps) {
   const { seat, id } = lettering;
   const info = useEditor((s) => s.summary?.items[id]);
@@ -219,6 +225,7 @@ function Fitting({ lettering, closed, put }: FittingProps) {
             { value: 'on', label: closed ? 'Goes on under itself' : 'Goes on' },
             { value: 'cut', label: 'Cut to the room' },
             { value: 'shrink', label: 'Shrink to fit' },
+            ...(closed || seat.overlong === 'through' ? [THROUGH] : []),
           ]}
           onChange={(overlong) => put({ overlong })}
         />

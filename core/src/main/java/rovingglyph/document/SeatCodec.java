@@ -57,7 +57,9 @@ final class SeatCodec {
   private static final Field<SeatDocument, Seat.Overlong> OVERLONG =
       field("overlong", Types.choice(Seat.Overlong.values()), (SeatDocument d) -> d.seat.overlong())
           .usual(Seat.Overlong.ON)
-          .about("text longer than its room goes on, is cut, or has its size shrunk");
+          .about(
+              "text longer than its room goes on, is cut, or has its size shrunk; `through`: where"
+                  + " its path comes round, as much as fits is seen, and a lap is one of the text");
   private static final Field<SeatDocument, Double> SEAM_GAP =
       field(
               "seamGap",

@@ -82,12 +82,12 @@ final class StandingCommands {
     throw new IllegalArgumentException("This is closed already, or cannot be closed by itself");
   }
 
-  /** The length of the path along which a value goes; 0 where it goes along none. */
+  /** What a value that goes along a path grows by once round; 0 where it goes along none. */
   private static double lap(PreparedScene prepared, LoopCheck.Difference d) {
     if (d.channel() == Channel.RIDE_OFFSET) {
       return prepared.carriage((Item) d.item()).track(0).length();
     }
     PreparedLettering l = prepared.letterings().get(d.item().id());
-    return l == null ? 0 : l.seating(l.values(0)).track().length();
+    return l == null ? 0 : l.seating(l.values(0)).lap();
   }
 }

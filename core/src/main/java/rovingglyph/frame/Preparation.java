@@ -210,7 +210,7 @@ public final class Preparation {
     RowLayout first = raw.seating(raw.values(0));
     double letters = first.letters().stream().filter(x -> !x.isSpace()).count();
     double letter = letters > 0 ? first.extent() / letters : 0;
-    Cruise solved = c.solved(first.track().length(), scene.length(), letter);
+    Cruise solved = c.solved(first.lap(), scene.length(), letter);
     return l.with(Channel.PATH_OFFSET, offset.with(solved));
   }
 
@@ -227,7 +227,11 @@ public final class Preparation {
     double frame = (scene.width() + scene.height()) / seen;
     double reach = length + first.extent() + 2 * frame;
     return new LandingSolver(
-        length, step, reach, known, (time, near) -> centred(raw, raw.values(time), area, near));
+        first.lap(),
+        step,
+        reach,
+        known,
+        (time, near) -> centred(raw, raw.values(time), area, near));
   }
 
   /** The offset at which the middle of the text is nearest to the middle of the frame. */
@@ -236,7 +240,7 @@ public final class Preparation {
     Point middle = raw.turn(v).inverse().apply(raw.window(v, area).centre());
     double wanted = s.contour().nearest(middle).distance();
     double offset = s.travel((s.tail() + s.head()) / 2, wanted);
-    double lap = s.track().length();
+    double lap = s.lap();
     return s.track().round() && lap > 0 ? offset + lap * Math.rint((near - offset) / lap) : offset;
   }
 }

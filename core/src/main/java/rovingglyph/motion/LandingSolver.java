@@ -59,19 +59,19 @@ public final class LandingSolver {
    */
   public record Solved(AnimatedValue movable, List<Integer> unsolved) {}
 
-  private final double length;
+  private final double lap;
   private final double step;
   private final double reach;
   private final InFrame inFrame;
   private final Centred centred;
 
   /**
-   * @param length of the path
+   * @param lap the offset of once round
    * @param step between scanned offsets: what is narrower may be stepped over
    * @param reach how far from its neighbour a landing is looked for
    */
-  public LandingSolver(double length, double step, double reach, InFrame inFrame, Centred centred) {
-    this.length = length;
+  public LandingSolver(double lap, double step, double reach, InFrame inFrame, Centred centred) {
+    this.lap = lap;
     this.step = step;
     this.reach = reach;
     this.inFrame = inFrame;
@@ -86,7 +86,7 @@ public final class LandingSolver {
       if (l != null && l.kind() == Landing.Kind.AT_REST) {
         keys.set(i, keys.get(i).withValue(0));
       } else if (l != null && l.kind() == Landing.Kind.WHOLE_LAPS) {
-        keys.set(i, keys.get(i).withValue(l.laps() * length));
+        keys.set(i, keys.get(i).withValue(l.laps() * lap));
       }
     }
     for (int i = 0; i < keys.size(); i++) {

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
-import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.Animatable;
@@ -17,6 +16,7 @@ import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Ride;
 import rovingglyph.seat.Placement;
+import rovingglyph.seat.RowLayout;
 import rovingglyph.seat.SeatValues;
 import rovingglyph.seat.Track;
 
@@ -94,8 +94,8 @@ public final class LoopCheck {
 
   /** What is once round for the path offset: 0 where the path does not come round. */
   private static double lap(PreparedLettering l) {
-    Contour c = l.seating(l.values(0)).contour();
-    return l.seating(l.values(0)).track().round() ? c.length() : 0;
+    RowLayout row = l.seating(l.values(0));
+    return row.track().round() ? row.lap() : 0;
   }
 
   /** After what way along its path an item that rides looks the same; 0 where it never does. */

@@ -100,7 +100,7 @@ final class RestCheck {
       find("Of the " + rows + " rows of " + name + " only " + rest.rows().size() + " are made");
     }
     double more = row.extent() - row.roomLength();
-    if (more <= 0.01) {
+    if (more <= 0.01 || row.runsThrough()) {
       return false;
     }
     String message = name + " is longer than its room by " + Decimal.text(more, 0) + " px";

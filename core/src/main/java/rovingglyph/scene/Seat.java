@@ -111,7 +111,9 @@ public record Seat(
     /** What is too much is left out. */
     CUT,
     /** The type size shrinks until it fits. */
-    SHRINK
+    SHRINK,
+    /** On a path that comes round as much as fits is seen, and the rest waits its turn. */
+    THROUGH
   }
 
   /** How a letter astride a corner turns. */

@@ -19,6 +19,11 @@ import rovingglyph.setting.SetText;
  * {@link Ruler}.
  */
 public final class RowLayout {
+  /**
+   * Between the end of text that runs through and its beginning, em; without a space of its own.
+   */
+  private static final double SPACE = 0.3;
+
   private final Track track;
   private final Lettering lettering;
   private final Seat seat;
@@ -202,6 +207,23 @@ public final class RowLayout {
     return room.overfull();
   }
 
+  /** Whether the text is seen in parts, one after another, as it goes by. */
+  public boolean runsThrough() {
+    return seat.overlong() == Seat.Overlong.THROUGH && room.overfull() && track.round();
+  }
+
+  /** The path offset after which the row stands as before, on a path that comes round, px. */
+  public double lap() {
+    return runsThrough() ? textLap() / room.ruler().stretch() : track.length();
+  }
+
+  /** From where text that runs through begins to where it begins again, px on the ruler. */
+  private double textLap() {
+    List<Letter> all = letters();
+    boolean spaced = all.get(all.size() - 1).isSpace();
+    return room.extent() + (spaced ? 0 : SPACE * room.size() * room.stretch());
+  }
+
   /** The type size that the fit comes to, px. */
   public double size() {
     return room.size();
@@ -231,7 +253,11 @@ public final class RowLayout {
   }
 
   private Placement place(int i, double[] spot) {
-    double d = distance(i);
+    if (middles == null) {
+      lay();
+    }
+    double measured = measured(i);
+    double d = room.ruler().distance(measured);
     double advance = advances[i];
     boolean on = track.at(d, spot);
     double told = track.told(d);
@@ -273,8 +299,30 @@ public final class RowLayout {
         alpha,
         (on || ends() != Seat.EndRule.CUT)
             && !tooMuch(i)
+            && !waits(i, measured)
             && shows(reveal != null && reveal.fade(), there)
             && shows(sweep != null && sweep.fade(), swept));
+  }
+
+  /**
+   * Where the middle of a letter is on the ruler. Text that runs through comes in again where its
+   * room begins; what waits is past the nearer end of the room.
+   */
+  private double measured(int i) {
+    double m = measuredTail() + shifted + middles[i] + slip(i);
+    if (!runsThrough()) {
+      return m;
+    }
+    double lap = textLap();
+    double into = m - room.from() - lap * Math.floor((m - room.from()) / lap);
+    return room.from() + (into > (room.length() + lap) / 2 ? into - lap : into);
+  }
+
+  /** Whether a letter of text that runs through is not wholly in the room. */
+  private boolean waits(int i, double measured) {
+    double into = measured - room.from();
+    double half = Math.abs(advances[i]) / 2 - 1e-6;
+    return runsThrough() && (into < half || into > room.length() - half);
   }
 
   /** What does not fade is there from half way on. */
@@ -307,7 +355,10 @@ public final class RowLayout {
     return looks.of(Channel.LETTER_TURN, i) + looks.profile(Profile.Of.TURN, i, 0);
   }
 
-  /** Distance of the middle of a letter's advance, not yet brought round. */
+  /**
+   * Distance of the middle of a letter's advance, not yet brought round; of text that runs through
+   * as if all of it were seen.
+   */
   public double distance(int i) {
     if (middles == null) {
       lay();
@@ -341,7 +392,7 @@ public final class RowLayout {
     private final double middle;
 
     private Under(int i) {
-      middle = measuredTail() + shifted + middles[i] + slip(i);
+      middle = measured(i);
     }
 
     /**

@@ -102,6 +102,7 @@ final class DrivenLetters {
     boolean turns = seat.orientation() == Seat.Orientation.TURN;
     boolean each = l.values().values().stream().allMatch(m -> m.stagger() == null);
     boolean shapes = l.axes().values().stream().noneMatch(AnimatedValue::moves);
+    boolean parts = List.of(Seat.Overlong.CUT, Seat.Overlong.THROUGH).contains(seat.overlong());
     boolean loose = seat.fit() == Seat.Fit.NATURAL && seat.overlong() == Seat.Overlong.ON;
     List<RowLayout> rows = p.rows(p.values(0));
     return !p.seats().path().moves()
@@ -122,7 +123,7 @@ final class DrivenLetters {
         && shapes
         && l.setting().profiles().isEmpty()
         && l.setting().phrases().times() > 0
-        && (loose || (settled(l) && seat.overlong() != Seat.Overlong.CUT))
+        && (loose || (settled(l) && !parts))
         && still(l, Channel.TRACKING, Channel.WORD_SPACING, Channel.LETTER_TURN, Channel.FILL);
   }
 

@@ -8,8 +8,11 @@ import static rovingglyph.TestScenes.document;
 import static rovingglyph.TestScenes.lettering;
 import static rovingglyph.TestScenes.prepare;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -141,6 +144,61 @@ class FitTest {
     assertThat(small.size()).isCloseTo(50, within(1e-9));
     assertThat(small.overfull()).isFalse();
     assertThat(seating(LINE, "ab", margins + "\"shrink\"").size()).isEqualTo(100);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "",
+        ",\"startMargin\":200,\"endMargin\":100",
+        ",\"seamGap\":60,\"align\":\"middle\"",
+        ",\"side\":\"right\",\"evenSpacing\":true",
+        ",\"align\":\"end\",\"baselineShift\":20"
+      })
+  void textThatRunsThroughIsSeenPartAfterPartAndNeverOverItself(String more) {
+    String text = "abcdefghijklmnopqrstuvwxyzabcdefghij";
+    Random random = new Random(more.length());
+    Set<Integer> seen = new HashSet<>();
+    for (int i = 0; i < 300; i++) {
+      double offset = random.nextDouble() * 4000 - 2000;
+      RowLayout s = through(text, offset, more);
+      assertThat(s.runsThrough()).isTrue();
+      List<Placement> there = s.place().stream().filter(Placement::visible).toList();
+      assertThat(there).isNotEmpty();
+      there.forEach(p -> seen.add(p.letter()));
+      double taken = 0;
+      for (Placement p : there) {
+        taken += Math.abs(p.advance());
+        for (Placement q : there) {
+          double way = Math.abs(Math.IEEEremainder(p.distance() - q.distance(), LAP));
+          assertThat(p == q || way > 0.6 * Math.abs(p.advance())).isTrue();
+        }
+      }
+      assertThat(taken).isLessThanOrEqualTo(s.roomLength() + 1e-6);
+      // As much as fits: less than two letters are missing.
+      assertThat(taken).isGreaterThan(Math.min(s.roomLength(), s.extent()) - 2 * 51 - 31);
+      RowLayout later = through(text, offset + s.lap(), more);
+      for (int k = 0; k < text.length(); k++) {
+        assertThat(later.place(k).visible()).isEqualTo(s.place(k).visible());
+        if (s.place(k).visible()) {
+          assertThat(later.place(k).at().distance(s.place(k).at())).isLessThan(1e-6);
+        }
+      }
+    }
+    assertThat(seen).hasSize(text.length());
+  }
+
+  private static RowLayout through(String text, double offset, String more) {
+    return seating(CIRCLE, text, "\"overlong\":\"through\",\"pathOffset\":" + offset + more);
+  }
+
+  @Test
+  void textThatFitsOrDoesNotComeRoundDoesNotRunThrough() {
+    assertThat(through("abc", 0, "").runsThrough()).isFalse();
+    assertThat(through("abc", 0, "").lap()).isCloseTo(LAP, within(1e-6));
+    RowLayout open = seating(LINE, "abcdefghijklmnopqrst", "\"overlong\":\"through\"");
+    assertThat(open.runsThrough()).isFalse();
+    assertThat(open.place()).allMatch(Placement::visible);
   }
 
   @ParameterizedTest

@@ -128,7 +128,8 @@ class ParityTest {
       "\"fit\":\"scale\",\"side\":\"right\",\"evenSpacing\":true",
       "\"fit\":\"repeat\",\"seamGap\":30,\"letterTurn\":{\"sway\":{\"amplitude\":20,\"period\":1,\"shape\":\"noise\"},\"stagger\":{\"delay\":0.1,\"order\":\"random\"}}",
       "\"leastGap\":6,\"side\":\"right\",\"pathOffset\":{\"cruise\":{\"pace\":\"letters\",\"amount\":2}}",
-      "\"overlong\":\"shrink\",\"startMargin\":900,\"pathOffset\":{\"follow\":{\"lettering\":\"f4\",\"factor\":0.5}}"
+      "\"overlong\":\"shrink\",\"startMargin\":900,\"pathOffset\":{\"follow\":{\"lettering\":\"f4\",\"factor\":0.5}}",
+      "\"overlong\":\"through\",\"startMargin\":1200,\"pathOffset\":{\"cruise\":{\"pace\":\"laps\",\"amount\":1}}"
     };
     for (int i = 0; i < seats.length; i++) {
       letterings.append(i == 0 ? "" : ",").append("{\"id\":\"f" + i + "\",\"path\":\"r\",");

@@ -228,12 +228,16 @@ final class RandomScenes {
             ? ",\"trail\":{\"colour\":\"%s\",\"width\":%d,\"dash\":[%d,4],\"cap\":\"round\"}"
                 .formatted(colour(), 1 + random.nextInt(8), 3 + random.nextInt(9))
             : "";
+    // Longer than its path now and then, and seen in parts where that comes round.
+    boolean through = Math.floorMod(7 * id.hashCode() + seed, 4) == 0;
+    String words = random.nextBoolean() ? "kites aloft & away" : "Saltmarsh";
     return """
         {"kind":"lettering","id":"%s","text":"%s","path":"p%d","face":"%s","size":%s,"fill":"%s",
-         "opacity":%s,"rotation":%s,"tracking":%s,"seat":{"method":"%s","baseline":"%s","pathOffset":%s}%s%s%s}"""
+         "opacity":%s,"rotation":%s,"tracking":%s,"seat":{"method":"%s","baseline":"%s","overlong":"%s",
+         "pathOffset":%s}%s%s%s}"""
         .formatted(
             id,
-            random.nextBoolean() ? "kites aloft & away" : "Saltmarsh",
+            through ? (words + " ").repeat(4) : words,
             random.nextInt(3),
             faces[random.nextInt(faces.length)],
             value(14, 60),
@@ -243,6 +247,7 @@ final class RandomScenes {
             value(-0.05, 0.2),
             random.nextInt(3) == 0 ? "bent" : "rigid",
             baselines[Math.floorMod(id.hashCode() + seed, baselines.length)],
+            through ? "through" : "on",
             value(-60, 120),
             trail,
             filling(),

@@ -9,6 +9,7 @@ import { stillOf } from '../still';
 import { FrameCanvas, type Crop } from './FrameCanvas';
 import { Overlay } from './Overlay';
 import { useAchieved } from './playback';
+import { PuckHint } from './PuckHint';
 import { Rulers } from './Rulers';
 import { TextInPlace } from './TextInPlace';
 import { TracingLayer } from './TracingLayer';
@@ -62,6 +63,7 @@ export function Picture() {
             />
             {!full && <Overlay frame={frame} />}
             {!full && <Rulers frame={frame} />}
+            {!full && <PuckHint />}
             {!full && <TextInPlace />}
             {!full && doc.items.every((i) => i.kind === 'colour-field') && <Beginning />}
           </>

@@ -1,9 +1,11 @@
 import { create } from 'zustand';
+import { useEditor } from '../state/editor';
+import { letteringOf } from '../state/items';
 
 const KEY = 'roving-puck-told';
 
-/** Whether what the ring on the path is for was told, and tried, in this browser. */
-export const usePuckTold = create<{ told: boolean }>(() => ({
+/** Whether the ring on the path was tried in this browser. */
+const usePuckTold = create<{ told: boolean }>(() => ({
   told: localStorage.getItem(KEY) === 'yes',
 }));
 
@@ -13,35 +15,26 @@ export function puckTold(): void {
   usePuckTold.setState({ told: true });
 }
 
-const LINES = [
-  'Drag this ring along the path:',
-  'the words go with it. Across, they leave the line.',
-];
-
-/** What the ring is for, beside it, until it was dragged once. */
-export function PuckHint({ x, y, unit }: { x: number; y: number; unit: number }) {
+/** What the ring on the path is for, until it was dragged once; below the frame, out of its way. */
+export function PuckHint() {
   const told = usePuckTold((s) => s.told);
-  if (told) return null;
+  const there = useEditor(
+    (s) =>
+      (s.tab === 'seat' || s.tab === 'move') &&
+      !s.playing &&
+      s.drawing === null &&
+      letteringOf(s.doc, s.selected) !== undefined,
+  );
+  if (told || !there) return null;
   return (
-    <g
-      transform={`translate(${x} ${y}) scale(${unit})`}
-      className="pointer-events-none"
+    <p
+      className="pointer-events-none absolute inset-x-0 bottom-1 mx-auto w-fit max-w-[90%] rounded-full bg-ink px-3 py-0.5 text-center text-[12px] text-sheet"
       data-testid="puck-hint"
     >
-      <path d="M0 12L-6 20H6Z" className="fill-ink" />
-      <rect x={-152} y={20} width={304} height={42} rx={7} className="fill-ink" />
-      {LINES.map((line, i) => (
-        <text
-          key={line}
-          x={0}
-          y={37 + 17 * i}
-          textAnchor="middle"
-          fontSize={12}
-          className="fill-sheet"
-        >
-          {line}
-        </text>
-      ))}
-    </g>
+      <svg viewBox="0 0 16 16" className="mr-1.5 inline size-3.5" aria-hidden="true">
+        <circle cx="8" cy="8" r="5" className="fill-sheet stroke-teal" strokeWidth="3" />
+      </svg>
+      Drag the ring along its path: the words go with it.
+    </p>
   );
 }

@@ -7,7 +7,7 @@ import { letteringOf } from '../state/items';
 import type { ToScene } from './coordinates';
 import { drag } from './drag';
 import { puckDrag } from './itemDrags';
-import { PuckHint, puckTold } from './PuckHint';
+import { puckTold } from './PuckHint';
 import { Steppable } from './Steppable';
 
 interface SeatProps {
@@ -21,7 +21,6 @@ interface SeatProps {
 export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
   const time = useEditor((s) => s.time);
   const shown = useEditor((s) => s.shown);
-  const playing = useEditor((s) => s.playing);
   const round = useEditor((s) => s.summary?.items[id]?.comesRound ?? false);
   const spots = useMemo(() => (shown > 0 ? core.handles(id, time) : []), [id, time, shown]);
   if (spots.length < 15) return null;
@@ -149,7 +148,6 @@ export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
         <circle r="13" fill="transparent" />
         <circle r="6.5" className="fill-sheet stroke-teal" strokeWidth="3" />
       </Steppable>
-      {!playing && <PuckHint x={spots[0]!} y={spots[1]!} unit={unit} />}
     </g>
   );
 }

@@ -46,8 +46,11 @@ class OddThingsTest extends PageTest {
         .add("height", 720)
         .add("rate", "25")
         .add("length", 4)
-        .add("paths", Json.parse("[{\"id\":\"p\",\"name\":\"Rope\",\"kind\":\"circle\",\"x\":640,"
-            + "\"y\":360,\"radius\":250}]"))
+        .add(
+            "paths",
+            Json.parse(
+                "[{\"id\":\"p\",\"name\":\"Rope\",\"kind\":\"circle\",\"x\":640,"
+                    + "\"y\":360,\"radius\":250}]"))
         .add("items", all);
   }
 

@@ -336,4 +336,15 @@ class StageViewTest extends PageTest {
     show("Where what is chosen is at its keyframes");
     assertThat(marks).hasCount(0);
   }
+
+  @Test
+  void whatTheRingIsForIsToldUntilItWasDraggedOnce() {
+    assertThat(w.handle("puck-hint")).isVisible();
+    w.drag(w.handle("puck"), 60, 10);
+    assertThat(w.handle("puck-hint")).hasCount(0);
+    w.reload();
+    page.locator("button[draggable]").first().click();
+    assertThat(w.handle("puck")).isVisible();
+    assertThat(w.handle("puck-hint")).hasCount(0);
+  }
 }

@@ -85,7 +85,8 @@ final class Workbench {
 
   /** Opens a section of the sheet, unless it is open. */
   void unfold(String title) {
-    Locator section = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(title)).first();
+    Locator section =
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(title)).first();
     if (!"true".equals(section.getAttribute("aria-expanded"))) {
       section.click();
     }

@@ -4,10 +4,13 @@ import type { Box } from '../core/document';
 import { useEditor } from '../state/editor';
 import { useTimeWords } from '../state/timeUnit';
 import { useSettled } from '../ui/useSettled';
-import { isSamePlace, outlineBox } from './outlineBox';
+import { coverage, outlineBox } from './outlineBox';
 
 /** So many keyframes are shown at most: those nearest to the playhead. */
 const MOST = 24;
+
+/** Of the smaller of a mark and the item, from which on the mark is left out. */
+const COVERED = 0.5;
 
 interface Props {
   width: number;
@@ -62,10 +65,10 @@ interface Mark {
 function AtKeyframes({ id, now, unit }: { id: string; now: string; unit: number }) {
   const all = useMarks(id);
   const words = useTimeWords();
-  // A full ring is where it always is: its letters would only be soiled.
+  // Outlines over the letters themselves, as of a full ring, would only soil them.
   const marks = useMemo(() => {
     const here = outlineBox(now);
-    return all.filter((m) => !isSamePlace(m.box, here));
+    return all.filter((m) => coverage(m.box, here) < COVERED);
   }, [all, now]);
   return (
     <g data-testid="at-keyframes">

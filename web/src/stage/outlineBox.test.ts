@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { isSamePlace, outlineBox } from './outlineBox';
+import { coverage, outlineBox } from './outlineBox';
 
 it('finds the box round outlines', () => {
   expect(outlineBox('M10 20L-5.5 40Q7 8 9 -3Z')).toEqual([-5.5, -3, 10, 40]);
@@ -7,8 +7,11 @@ it('finds the box round outlines', () => {
   expect(outlineBox('')).toBeNull();
 });
 
-it('takes boxes that differ by little for one', () => {
-  expect(isSamePlace([0, 0, 100, 100], [4, -3, 101, 99])).toBe(true);
-  expect(isSamePlace([0, 0, 100, 100], [8, 0, 108, 100])).toBe(false);
-  expect(isSamePlace(null, [0, 0, 1, 1])).toBe(false);
+it('tells how much of the smaller of two boxes is covered', () => {
+  expect(coverage([0, 0, 100, 100], [0, 0, 100, 100])).toBe(1);
+  expect(coverage([0, 0, 100, 100], [50, 0, 150, 100])).toBe(0.5);
+  expect(coverage([0, 0, 100, 100], [10, 10, 20, 20])).toBe(1);
+  expect(coverage([0, 0, 100, 100], [100, 0, 200, 100])).toBe(0);
+  expect(coverage([0, 0, 100, 100], [20, 20, 20, 90])).toBe(0);
+  expect(coverage(null, [0, 0, 1, 1])).toBe(0);
 });

@@ -13,9 +13,13 @@ export function outlineBox(data: string): Box | null {
   return box;
 }
 
-/** Whether two boxes are one but for a share of their size: what is in them is in the same place. */
-export function isSamePlace(a: Box | null, b: Box | null, share = 0.05): boolean {
-  if (!a || !b) return false;
-  const within = share * Math.max(b[2] - b[0], b[3] - b[1]);
-  return a.every((v, i) => Math.abs(v - b[i]!) <= within);
+/** What of the smaller of two boxes the other one covers, 0 to 1. */
+export function coverage(a: Box | null, b: Box | null): number {
+  if (!a || !b) return 0;
+  const across = Math.min(a[2], b[2]) - Math.max(a[0], b[0]);
+  const down = Math.min(a[3], b[3]) - Math.max(a[1], b[1]);
+  const least = Math.min(areaOf(a), areaOf(b));
+  return across > 0 && down > 0 && least > 0 ? (across * down) / least : 0;
 }
+
+const areaOf = ([left, top, right, bottom]: Box) => (right - left) * (bottom - top);

@@ -33,7 +33,7 @@ class InsetsTest extends PageTest {
     SERVER.send("PUT", "/api/scenes/" + kite, document, "If-Match", "\"1\"");
     w = Workbench.open(SERVER, page, open);
     w.tab(5);
-    page.getByText("Scenes of this project").click();
+    w.unfold("Scenes of this project");
   }
 
   private static JsonObject json(String method, String path, String body) {
@@ -110,7 +110,7 @@ class InsetsTest extends PageTest {
     page.getByText("Open that scene").click();
     assertThat(page.getByTestId("switcher")).containsText("Kite");
     w.tab(5);
-    page.getByText("Scenes of this project").click();
+    w.unfold("Scenes of this project");
     w.button("Add First scene").click();
     assertThat(page.getByText("“Kite” shows “First scene” shows “Kite”")).isVisible();
     page.getByTestId("switcher").click();

@@ -65,18 +65,18 @@ export function pullGuide(
   toFrame: ToScene,
 ): void {
   const room = (e.target as Element).closest('[data-testid="stage-room"]')?.getBoundingClientRect();
-  let off = false;
+  const edge = useEditor.getState().overlays.rulers ? RULER : 0;
+  const isOff = ({ clientX: x, clientY: y }: { clientX: number; clientY: number }) =>
+    room !== undefined &&
+    (upright ? x < room.left + edge || x > room.right : y < room.top + edge || y > room.bottom);
+  // A ruler that is only clicked leaves none behind.
+  let off = isOff(e);
   drag(
     e,
     toFrame,
     (x, y, event) => {
       const at = upright ? x : y;
-      const edge = useEditor.getState().overlays.rulers ? RULER : 0;
-      off =
-        room !== undefined &&
-        (upright
-          ? event.clientX < room.left + edge || event.clientX > room.right
-          : event.clientY < room.top + edge || event.clientY > room.bottom);
+      off = isOff(event);
       dragGuide(id, event.ctrlKey ? at : Math.round(at));
     },
     () => off && deleteGuide(id),

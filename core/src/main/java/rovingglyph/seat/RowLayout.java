@@ -304,12 +304,17 @@ public final class RowLayout {
             && shows(sweep != null && sweep.fade(), swept));
   }
 
+  /** Where the middle of a letter would be on the ruler if all of the text were seen. */
+  private double unbroken(int i) {
+    return measuredTail() + shifted + middles[i] + slip(i);
+  }
+
   /**
    * Where the middle of a letter is on the ruler. Text that runs through comes in again where its
    * room begins; what waits is past the nearer end of the room.
    */
   private double measured(int i) {
-    double m = measuredTail() + shifted + middles[i] + slip(i);
+    double m = unbroken(i);
     if (!runsThrough()) {
       return m;
     }
@@ -363,7 +368,7 @@ public final class RowLayout {
     if (middles == null) {
       lay();
     }
-    return room.ruler().distance(measuredTail() + shifted + middles[i] + slip(i));
+    return room.ruler().distance(unbroken(i));
   }
 
   /** From where to where along the path its letters take it up, px, not yet brought round. */

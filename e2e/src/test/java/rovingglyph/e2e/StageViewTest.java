@@ -296,6 +296,8 @@ class StageViewTest extends PageTest {
   @Test
   void guidesAreDraggedOutOfTheRulersAndBack() {
     show("Rulers");
+    page.mouse().click(room.x + 200, room.y + 8);
+    assertThat(guides()).isEmpty();
     w.drag(room.x + 200, room.y + 8, 10, 150);
     assertThat(guides()).hasSize(1);
     JsonObject level = guides().get(0);

@@ -12,8 +12,11 @@ import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Bitmaps;
+import rovingglyph.render.Encoding;
 import rovingglyph.render.FramePainter;
+import rovingglyph.render.Progress;
 import rovingglyph.render.Raster;
+import rovingglyph.render.Take;
 import rovingglyph.render.VideoWriter;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
@@ -25,6 +28,7 @@ import rovingglyph.shaping.Shaper;
  */
 final class ExportRatio {
   private static final int ROUNDS = 5;
+  private static final Encoding MP4 = Encoding.h264(16);
 
   private ExportRatio() {}
 
@@ -40,8 +44,8 @@ final class ExportRatio {
       List<Double> ratios = new ArrayList<>();
       for (int i = 0; i <= ROUNDS; i++) {
         long begin = System.nanoTime();
-        VideoWriter.write(
-            Preparation.prepare(SceneCodec.read(json), shaper), Bitmaps.NONE, out, n -> true);
+        PreparedScene again = Preparation.prepare(SceneCodec.read(json), shaper);
+        VideoWriter.write(Take.whole(again, Bitmaps.NONE), MP4, out, new Progress());
         double whole = (System.nanoTime() - begin) / 1e9;
         double alone = ffmpegAlone(scene, raw, out);
         if (i > 0) {
@@ -66,7 +70,8 @@ final class ExportRatio {
       throws IOException, InterruptedException {
     long begin = System.nanoTime();
     Process p =
-        new ProcessBuilder(VideoWriter.command(scene.scene(), raw.toString(), out))
+        new ProcessBuilder(
+                VideoWriter.command(Take.whole(scene, Bitmaps.NONE), MP4, raw.toString(), out))
             .inheritIO()
             .start();
     if (p.waitFor() != 0) {
@@ -77,7 +82,7 @@ final class ExportRatio {
 
   private static void writeRaw(PreparedScene scene, Path raw) throws IOException {
     try (FramePainter painter = new FramePainter(scene, Bitmaps.NONE, 1);
-        Raster raster = painter.raster(true);
+        Raster raster = painter.raster(Raster.Pixels.OPAQUE);
         FileChannel file =
             FileChannel.open(raw, StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
       for (int f = 0; f < scene.scene().frameCount(); f++) {

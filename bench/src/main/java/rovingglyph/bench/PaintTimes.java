@@ -52,7 +52,7 @@ final class PaintTimes {
         Preparation.prepare(SceneCodec.read(document), new Shaper(FaceCatalogue.shipped()));
     double[] times = new double[ROUNDS];
     try (FramePainter painter = new FramePainter(scene, Bitmaps.NONE, 1);
-        Raster raster = painter.raster(true)) {
+        Raster raster = painter.raster(Raster.Pixels.OPAQUE)) {
       for (int i = -ROUNDS; i < ROUNDS; i++) {
         long begin = System.nanoTime();
         painter.paint(raster, Math.abs(i) / 25.0);

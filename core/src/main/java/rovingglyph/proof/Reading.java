@@ -33,24 +33,16 @@ final class Reading {
   /** The least time for a letter that passes, s. */
   private static final double PASSING = 0.5;
 
-  /** The share of the letters that tells the words. */
-  private static final double NEARLY_ALL = 0.9;
-
-  private static final double OPAQUE = 0.5;
-
-  /** How fast letters may go, em per second. */
-  private static final double FASTEST = 12;
-
   private static final int LOOKS = 60;
 
   private final Scene scene;
   private final PreparedLettering l;
-  private final Rect frame;
+  private final Legibility legibility;
 
   private Reading(Scene scene, PreparedLettering l, Rect frame) {
     this.scene = scene;
     this.l = l;
-    this.frame = frame;
+    this.legibility = new Legibility(frame);
   }
 
   static List<Finding> of(Scene scene, PreparedLettering l, Rect frame) {
@@ -84,20 +76,15 @@ final class Reading {
   private static int words(PreparedLettering l) {
     int words = 0;
     int letters = 0;
-    for (Letter letter : letters(l)) {
+    for (Letter letter : Legibility.letters(l)) {
       letters = counts(letter) ? letters + 1 : letter.isSpace() ? 0 : letters;
       words += counts(letter) && letters % LONG_WORD == 1 ? 1 : 0;
     }
     return words;
   }
 
-  private static List<Letter> letters(PreparedLettering l) {
-    return l.text().row(0, 1, false).letters();
-  }
-
-  /** Whether it is a letter or a figure, which words are read by. */
   private static boolean counts(Letter letter) {
-    return letter.cluster().text().codePoints().anyMatch(Character::isLetterOrDigit);
+    return Legibility.counts(letter);
   }
 
   /**
@@ -108,7 +95,7 @@ final class Reading {
   private double seconds(Lettering own, double enough) {
     int looks = Math.min(scene.frameCount(), LOOKS);
     double step = scene.rate().timeOf(scene.frameCount()) / looks;
-    List<Letter> letters = letters(l);
+    List<Letter> letters = Legibility.letters(l);
     double[] each = new double[letters.size()];
     long all = letters.stream().filter(Reading::counts).count();
     double together = 0;
@@ -120,13 +107,15 @@ final class Reading {
       List<Placement> places = shown ? l.inFrame(l.as(own, step * i)) : null;
       int now = 0;
       for (int k = 0; before != null && places != null && k < each.length; k++) {
-        boolean reads = counts(letters.get(k)) && readable(before.get(k), places.get(k), step);
+        boolean reads =
+            counts(letters.get(k))
+                && legibility.readable(before.get(k), places.get(k), step);
         each[k] += reads ? step : 0;
         now += reads ? 1 : 0;
       }
-      together += now > 0 && now >= NEARLY_ALL * all ? step : 0;
+      together += now > 0 && now >= Legibility.NEARLY_ALL * all ? step : 0;
       any += now > 0 ? step : 0;
-      seen |= shown && places.stream().anyMatch(this::isThere);
+      seen |= shown && places.stream().anyMatch(legibility::isThere);
       before = places;
     }
     return seen ? Math.max(together, passing(letters, each, any)) : -1;
@@ -139,15 +128,6 @@ final class Reading {
       least = counts(letters.get(k)) ? Math.min(least, each[k]) : least;
     }
     return least >= PASSING ? any : least;
-  }
-
-  private boolean isThere(Placement p) {
-    return p.visible() && p.alpha() >= OPAQUE && frame.contains(p.at());
-  }
-
-  private boolean readable(Placement before, Placement now, double step) {
-    double far = FASTEST * Math.abs(now.height()) * step;
-    return isThere(before) && isThere(now) && before.at().distance(now.at()) <= far;
   }
 
   /** What is found with the edit that lets it rest longer, where it rests and there is room. */

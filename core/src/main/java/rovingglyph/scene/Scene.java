@@ -362,6 +362,38 @@ public record Scene(
     return with(paths, items, cues, List.copyOf(newStack));
   }
 
+  /**
+   * On another background.
+   *
+   * @param colour 0xRRGGBB, or null for none
+   */
+  public Scene withBackground(Integer colour) {
+    return with(colour, blur);
+  }
+
+  public Scene withBlur(Blur newBlur) {
+    return with(background, newBlur);
+  }
+
+  private Scene with(Integer newBackground, Blur newBlur) {
+    return new Scene(
+        name,
+        width,
+        height,
+        rate,
+        length,
+        newBackground,
+        paths,
+        items,
+        templates,
+        guides,
+        cues,
+        newBlur,
+        stack,
+        shown,
+        extras);
+  }
+
   private Scene with(
       List<GuidePath> newPaths,
       Map<String, Item> newItems,

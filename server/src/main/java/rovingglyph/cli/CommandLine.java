@@ -1,6 +1,5 @@
 package rovingglyph.cli;
 
-import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
 import java.io.IOException;
 import java.io.PrintStream;
@@ -16,26 +15,20 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import rovingglyph.document.SceneBundle;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.footage.FootageFolder;
-import rovingglyph.formats.ExportFormat;
 import rovingglyph.formats.ExportFormats;
-import rovingglyph.formats.ExportOptions;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
-import rovingglyph.geometry.Decimal;
 import rovingglyph.pictures.PictureFolder;
 import rovingglyph.proof.Proof;
 import rovingglyph.render.Bitmaps;
-import rovingglyph.render.Progress;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.SceneShelf;
 import rovingglyph.schema.DocumentException;
-import rovingglyph.schema.Fields;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
 import rovingglyph.server.PrivateFolder;
@@ -50,37 +43,12 @@ public final class CommandLine {
       Usage:
         ./roving render SCENE.json OUT.(%s) [options]
             [--fonts DIR] [--pictures DIR] [--footage DIR] [--scenes DIR]
+        ./roving render SCENE.json FOLDER/ [options of png-sequence]
         ./roving layout SCENE.json --at SECONDS [--fonts DIR]
-      Options of render, by the end of OUT:
+      --frames FIRST-LAST is short for --from and --to.
+      Formats and options of render; the first of an end needs no --format:
       %s"""
-          .formatted(
-              ExportFormats.ALL.stream()
-                  .map(ExportFormat::extension)
-                  .collect(Collectors.joining("|")),
-              ExportFormats.ALL.stream()
-                  .filter(f -> !f.options().isEmpty())
-                  .map(CommandLine::optionsOf)
-                  .collect(Collectors.joining("\n")));
-
-  private static String optionsOf(ExportFormat f) {
-    return f.options().stream()
-        .map(
-            o ->
-                " [--%s %s to %s%s]"
-                    .formatted(
-                        o.name(),
-                        Decimal.text(o.min(), 3),
-                        Decimal.text(o.max(), 3),
-                        o.unit().isEmpty() ? "" : " " + o.unit()))
-        .collect(Collectors.joining("", "  ." + f.extension(), ""));
-  }
-
-  /** Bad use or bad input, told to the user as it is. */
-  private static final class Refused extends RuntimeException {
-    Refused(String message) {
-      super(message);
-    }
-  }
+          .formatted(String.join("|", WrittenFile.ends()), WrittenFile.usage());
 
   private final PrintStream out;
   private final PrintStream err;
@@ -131,7 +99,7 @@ public final class CommandLine {
     parse(args);
     String command = words.isEmpty() ? "" : words.get(0);
     if (command.equals("render") && words.size() == 3) {
-      render(Path.of(words.get(1)), Path.of(words.get(2)));
+      render(Path.of(words.get(1)), WrittenFile.of(words.get(2), options));
     } else if (command.equals("layout") && words.size() == 2) {
       layout(Path.of(words.get(1)));
     } else {
@@ -171,36 +139,6 @@ public final class CommandLine {
     return out.toAbsolutePath();
   }
 
-  /** What was chosen for a file of this format. */
-  private ExportOptions options(ExportFormat format) {
-    JsonObject given = new JsonObject();
-    for (Map.Entry<String, String> o : options.entrySet()) {
-      if (format.options().stream().noneMatch(known -> known.name().equals(o.getKey()))) {
-        throw new Refused(
-            "There is no option --" + o.getKey() + " of ." + format.extension() + "\n" + USAGE);
-      }
-      try {
-        given.add(o.getKey(), Json.value(Double.parseDouble(o.getValue())));
-      } catch (IllegalArgumentException e) {
-        // What is no number, or none that there can be, is told with those that are out of range.
-        given.add(o.getKey(), o.getValue());
-      }
-    }
-    Fields f = Fields.of(given);
-    ExportOptions out = ExportOptions.read(format, f);
-    try {
-      f.check();
-    } catch (DocumentException e) {
-      throw new Refused(
-          e.problems().stream()
-              .map(
-                  p ->
-                      p.path().replace("$.", "--") + " " + p.reason() + "; it takes " + p.allowed())
-              .collect(Collectors.joining("\n")));
-    }
-    return out;
-  }
-
   private double seconds() {
     String value = options.getOrDefault("at", "");
     try {
@@ -215,16 +153,15 @@ public final class CommandLine {
         "layout takes --at SECONDS, from 0 to 3600, and not " + options + "\n" + USAGE);
   }
 
-  private PreparedScene prepare(Path file) throws IOException {
-    String json = text(file);
+  private PreparedScene prepare(Scene scene) throws IOException {
     FaceCatalogue faces = FaceCatalogue.shipped();
     Shaper shaper = new Shaper(fonts == null ? faces : faces.with(fonts));
-    return Preparation.prepare(filled(json), shaper);
+    return Preparation.prepare(scene, shaper);
   }
 
   /** With the scenes that its insets show, those named by ids and those in them. */
-  private Scene filled(String json) throws IOException {
-    Scene scene = SceneBundle.read(json);
+  private Scene scene(Path document) throws IOException {
+    Scene scene = SceneBundle.read(text(document));
     if (scenes == null) {
       return scene;
     }
@@ -250,23 +187,18 @@ public final class CommandLine {
     return new String(Files.readAllBytes(file), StandardCharsets.UTF_8);
   }
 
-  private void render(Path file, Path target) throws IOException {
-    String name = target.getFileName().toString();
-    ExportFormat format = ExportFormats.ofFile(name);
-    if (format == null) {
-      throw new Refused("The file to write must end in " + ends() + ", not " + name);
-    }
-    ExportOptions chosen = options(format);
-    PreparedScene scene = prepare(file);
-    String reason = ExportFormats.unsupportedReason(format, scene.scene(), chosen);
+  private void render(Path document, WrittenFile file) throws IOException {
+    Scene asked = ExportFormats.applied(scene(document), file.options());
+    String reason = ExportFormats.unsupportedReason(file.format(), asked, file.options());
     if (reason != null) {
       throw new Refused(reason);
     }
+    PreparedScene scene = prepare(asked);
     Bitmaps still = pictures == null ? Bitmaps.NONE : new PictureFolder(pictures);
     Bitmaps bitmaps = footage == null ? still : new FootageFolder(footage, still);
     require(bitmaps, scene);
-    format.write(scene, bitmaps, chosen, target, new Progress());
-    String note = format.note(scene.scene());
+    file.write(scene, bitmaps);
+    String note = file.format().note(asked, file.options());
     if (note != null) {
       err.println("Note: " + note);
     }
@@ -286,14 +218,9 @@ public final class CommandLine {
     }
   }
 
-  private static String ends() {
-    List<String> all = ExportFormats.ALL.stream().map(f -> "." + f.extension()).toList();
-    return String.join(", ", all.subList(0, all.size() - 1)) + " or " + all.get(all.size() - 1);
-  }
-
   private void layout(Path file) throws IOException {
     double at = seconds();
-    PreparedScene scene = prepare(file);
+    PreparedScene scene = prepare(scene(file));
     for (PreparedLettering l : scene.letterings().values()) {
       for (RowLayout row : l.rows(l.values(at))) {
         for (Placement p : l.inFrame(row)) {

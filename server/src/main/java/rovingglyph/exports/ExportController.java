@@ -89,7 +89,7 @@ class ExportController {
     f.check();
     SceneStore.Kept kept = scenes.get(sceneId);
     String document = shown.bundle(kept.projectId(), kept.document());
-    Scene scene = SceneBundle.read(document);
+    Scene scene = ExportFormats.applied(SceneBundle.read(document), options);
     String reason = ExportFormats.unsupportedReason(format, scene, options);
     if (reason != null) {
       throw RefusedException.bad(reason);
@@ -101,8 +101,8 @@ class ExportController {
             format.id(),
             options.text(),
             document,
-            format.frames(scene),
-            format.note(scene));
+            format.frames(scene, options),
+            format.note(scene, options));
     jobs.enqueue(id);
     return status(exports.get(id));
   }
@@ -134,7 +134,7 @@ class ExportController {
     if (e.size() == null || format == null) {
       throw RefusedException.notFound("file");
     }
-    response.setContentType(format.mediaType());
+    response.setContentType(format.words().mediaType());
     response.setContentLengthLong(e.size());
     response.setHeader(
         "Content-Disposition",
@@ -175,7 +175,7 @@ class ExportController {
             .withZone(ZoneId.systemDefault())
             .format(e.askedAt());
     String twin = e.twins() == 0 ? "" : "-" + (e.twins() + 1);
-    String end = format == null ? e.format() : format.extension();
+    String end = format == null ? e.format() : format.words().extension();
     return FileNames.plain(e.sceneName()) + "-" + when + twin + "." + end;
   }
 }

@@ -16,6 +16,7 @@ import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
+import rovingglyph.scene.Scene;
 import rovingglyph.shaping.Shaper;
 
 /**
@@ -130,11 +131,13 @@ final class ExportRun {
     if (format == null) {
       throw new IOException("This server does not know the format \"" + export.format() + "\"");
     }
-    PreparedScene scene = Preparation.prepare(SceneBundle.read(exports.document(id)), shaper);
-    Path file = Files.createTempFile("roving-export", "." + format.extension());
+    ExportOptions options = ExportOptions.parse(format, export.options());
+    Scene asked = SceneBundle.read(exports.document(id));
+    PreparedScene scene = Preparation.prepare(ExportFormats.applied(asked, options), shaper);
+    Path file = Files.createTempFile("roving-export", "." + format.words().extension());
     try (KeptBitmaps.Borrowed bitmaps = kept.borrow()) {
       Bitmaps.requireAll(bitmaps, scene.scene());
-      format.write(scene, bitmaps, ExportOptions.parse(format, export.options()), file, progress);
+      format.write(scene, bitmaps, options, file, progress);
       try (InputStream in = Files.newInputStream(file)) {
         exports.finish(id, in);
       }

@@ -11,6 +11,7 @@ import rovingglyph.formats.ExportFormat;
 import rovingglyph.formats.ExportFormats;
 import rovingglyph.formats.ExportOption;
 import rovingglyph.formats.ExportOptions;
+import rovingglyph.formats.FormatWords;
 import rovingglyph.projects.SceneStore;
 import rovingglyph.projects.ShownScenes;
 import rovingglyph.scene.Scene;
@@ -21,12 +22,15 @@ class FormatController {
   /**
    * A format, and what it makes of one scene.
    *
+   * @param group what such files are made for
+   * @param options of these, where a scene is named, those that make a difference for it
    * @param frames that are painted for the scene; 0 where no scene was asked for
    * @param unsupportedReason null if the scene can be written so
    * @param note what the file will not be as on the stage; null if there is nothing
    */
   record Format(
       String id,
+      String group,
       String label,
       String noun,
       String use,
@@ -62,16 +66,19 @@ class FormatController {
   }
 
   private static Format format(ExportFormat f, Scene scene) {
+    FormatWords words = f.words();
+    ExportOptions usual = ExportOptions.of(f);
     return new Format(
-        f.id(),
-        f.label(),
-        f.noun(),
-        f.use(),
-        f.extension(),
-        f.mediaType(),
-        f.options(),
-        scene == null ? 0 : f.frames(scene),
-        scene == null ? null : ExportFormats.unsupportedReason(f, scene, ExportOptions.of(f)),
-        scene == null ? null : f.note(scene));
+        words.id(),
+        words.group().label(),
+        words.label(),
+        words.noun(),
+        words.use(),
+        words.extension(),
+        words.mediaType(),
+        scene == null ? f.options() : ExportFormats.options(f, scene),
+        scene == null ? 0 : f.frames(scene, usual),
+        scene == null ? null : ExportFormats.unsupportedReason(f, scene, usual),
+        scene == null ? null : f.note(scene, usual));
   }
 }

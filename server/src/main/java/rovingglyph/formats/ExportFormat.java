@@ -8,24 +8,17 @@ import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
 import rovingglyph.scene.Scene;
 
-/** A kind of file that a scene can be handed off as. */
+/**
+ * A kind of file that a scene can be handed off as. Scenes that it is given and asked about are as
+ * {@link ExportFormats#applied} makes them of the options.
+ */
 public interface ExportFormat {
+  FormatWords words();
+
   /** A word for REST and the command line. */
-  String id();
-
-  /** As a person calls it. */
-  String label();
-
-  /** What one such file is, as in "Make the video". */
-  String noun();
-
-  /** What it is good for, in one sentence. */
-  String use();
-
-  /** The end of its file names, without the dot; every format has another. */
-  String extension();
-
-  String mediaType();
+  default String id() {
+    return words().id();
+  }
 
   /** What can be chosen. */
   default List<ExportOption> options() {
@@ -33,20 +26,20 @@ public interface ExportFormat {
   }
 
   /** How many frames are painted for it, for the progress. */
-  default int frames(Scene scene) {
-    return scene.frameCount();
+  default int frames(Scene scene, ExportOptions options) {
+    return 1;
   }
 
-  /** How many painted images it needs in memory at one time at least. */
+  /** How many painted images of four bytes a pixel it needs in memory at one time at least. */
   int images();
 
   /** Null if the scene can be written so, else what is in the way and what to do. */
-  default String unsupportedReason(Scene scene) {
+  default String unsupportedReason(Scene scene, ExportOptions options) {
     return null;
   }
 
   /** What the file will not be as on the stage, in plain words; null if there is nothing. */
-  default String note(Scene scene) {
+  default String note(Scene scene, ExportOptions options) {
     return null;
   }
 

@@ -8,11 +8,25 @@ import rovingglyph.scene.Scene;
 public final class ExportFormats {
   public static final List<ExportFormat> ALL =
       List.of(
-          new Mp4Format(),
-          new PngFormat(),
+          VideoFormats.MP4,
+          VideoFormats.AV1,
+          VideoFormats.HEVC,
+          VideoFormats.PRORES,
+          VideoFormats.MOV,
+          new SvgFormat(),
+          VideoFormats.WEBM,
+          VideoFormats.WEBP_ANIMATION,
+          VideoFormats.APNG,
+          new GifFormat(),
           new PngSequenceFormat(),
-          new ApngFormat(),
-          new SvgFormat());
+          StillFormat.PNG,
+          StillFormat.JPEG,
+          StillFormat.WEBP,
+          new SvgStillFormat(),
+          new PdfFormat(),
+          CaptionFormat.WEB_VTT,
+          CaptionFormat.SUB_RIP,
+          new SoundFormat());
 
   private ExportFormats() {}
 
@@ -21,12 +35,15 @@ public final class ExportFormats {
     return ALL.stream().filter(f -> f.id().equals(id)).findFirst().orElse(null);
   }
 
-  /** The format of a file name, by its end in any case of letters; null if there is none. */
+  /**
+   * The format of a file name, by its end in any case of letters, the first one with that; null if
+   * there is none.
+   */
   public static ExportFormat ofFile(String name) {
     return ALL.stream()
         .filter(
             f -> {
-              String end = "." + f.extension();
+              String end = "." + f.words().extension();
               int at = name.length() - end.length();
               return at >= 0 && name.regionMatches(true, at, end, 0, end.length());
             })
@@ -34,9 +51,24 @@ public final class ExportFormats {
         .orElse(null);
   }
 
+  /**
+   * A scene as it is painted for a file: on the ground and with the shutter samples that were
+   * chosen. What comes of it is what a format writes, and is asked about.
+   */
+  public static Scene applied(Scene scene, ExportOptions options) {
+    return FrameOptions.applied(scene, options);
+  }
+
+  /** The options that make a difference for a scene. */
+  public static List<ExportOption> options(ExportFormat f, Scene scene) {
+    return f.options().stream().filter(o -> FrameOptions.matters(o, scene)).toList();
+  }
+
   /** Null if a scene can be written so on this machine, else what is in the way and what to do. */
   public static String unsupportedReason(ExportFormat f, Scene scene, ExportOptions options) {
-    String own = f.unsupportedReason(scene);
-    return own != null ? own : MemoryNeed.unsupportedReason(scene, options.scale(), f.images());
+    String own = f.unsupportedReason(scene, options);
+    return own != null
+        ? own
+        : MemoryNeed.unsupportedReason(scene, FrameOptions.scale(options), f.images());
   }
 }

@@ -1,28 +1,30 @@
 package rovingglyph.formats;
 
-/**
- * A number that can be chosen for a file.
- *
- * @param name a word for REST and the command line
- * @param label as a person calls it
- * @param unit such as "%" or "s"; empty for a count
- * @param initial what it is where nothing was chosen
- * @param whole whether only whole numbers are good
- * @param playhead whether the interface takes the time of the playhead in place of {@code initial}
- */
-public record ExportOption(
-    String name,
-    String label,
-    String unit,
-    double min,
-    double max,
-    double initial,
-    boolean whole,
-    boolean playhead) {
+import com.eclipsesource.json.JsonValue;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import rovingglyph.schema.Fields;
 
-  /** The time of a still, s. */
-  static final ExportOption AT = new ExportOption("at", "Time", "s", 0, 3600, 0, false, true);
+/** Something that can be chosen for a file. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+@JsonSubTypes({
+  @JsonSubTypes.Type(value = NumberOption.class, name = "number"),
+  @JsonSubTypes.Type(value = ChoiceOption.class, name = "choice"),
+  @JsonSubTypes.Type(value = ColourOption.class, name = "colour")
+})
+public sealed interface ExportOption permits NumberOption, ChoiceOption, ColourOption {
+  /** A word for REST and the command line. */
+  String name();
 
-  /** Of the frame's size, %. */
-  static final ExportOption SIZE = new ExportOption("size", "Size", "%", 5, 200, 100, false, false);
+  /** As a person calls it. */
+  String label();
+
+  /**
+   * What was chosen, or what holds where nothing was; JSON's null where that depends on the scene.
+   * What is wrong becomes a problem of the fields.
+   */
+  JsonValue read(Fields f);
+
+  /** What it takes, as in "5 to 400 %". */
+  String allowed();
 }

@@ -2,27 +2,22 @@ package rovingglyph.formats;
 
 import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
-import java.util.LinkedHashMap;
-import java.util.Map;
+import com.eclipsesource.json.JsonValue;
 import rovingglyph.schema.Fields;
 
-/** What was chosen for a file: a number for each option of its format. */
-public record ExportOptions(Map<String, Double> values) {
+/** What was chosen for a file: a value for each option of its format. */
+public record ExportOptions(JsonObject values) {
 
   /** What holds where nothing is chosen. */
   public static ExportOptions of(ExportFormat format) {
     return read(format, Fields.of(new JsonObject()));
   }
 
-  /** By the format's schema; what is wrong becomes a problem of the fields. */
+  /** By the format's options; what is wrong becomes a problem of the fields. */
   public static ExportOptions read(ExportFormat format, Fields f) {
-    Map<String, Double> out = new LinkedHashMap<>();
+    JsonObject out = new JsonObject();
     for (ExportOption o : format.options()) {
-      out.put(
-          o.name(),
-          o.whole()
-              ? f.integer(o.name(), (int) o.min(), (int) o.max(), (int) o.initial())
-              : f.number(o.name(), o.min(), o.max(), o.initial()));
+      out.add(o.name(), o.read(f));
     }
     return new ExportOptions(out);
   }
@@ -32,19 +27,34 @@ public record ExportOptions(Map<String, Double> values) {
     return read(format, Fields.of(Json.parse(text)));
   }
 
-  double number(ExportOption option) {
-    return values.get(option.name());
+  /** The number that was chosen; {@code fallback} where none was and it has none by itself. */
+  double number(NumberOption option, double fallback) {
+    JsonValue v = values.get(option.name());
+    return v == null || v.isNull() ? fallback : v.asDouble();
   }
 
-  /** The size of the images by that of the frame; 1 where it cannot be chosen. */
-  double scale() {
-    return values.getOrDefault(ExportOption.SIZE.name(), 100.0) / 100;
+  /** The same of an option that has a number by itself. */
+  double number(NumberOption option) {
+    return number(option, option.initial());
+  }
+
+  String choice(ChoiceOption option) {
+    return values.getString(option.name(), option.initial());
+  }
+
+  /** 0xRRGGBB; null where none was chosen. */
+  Integer colour(ColourOption option) {
+    JsonValue v = values.get(option.name());
+    return v == null || v.isNull() ? null : (Integer) Integer.parseInt(v.asString().substring(1), 16);
+  }
+
+  /** The same with another number. */
+  ExportOptions with(NumberOption option, double value) {
+    return new ExportOptions(new JsonObject(values).set(option.name(), value));
   }
 
   /** As JSON. */
   public String text() {
-    JsonObject out = new JsonObject();
-    values.forEach(out::add);
-    return out.toString();
+    return values.toString();
   }
 }

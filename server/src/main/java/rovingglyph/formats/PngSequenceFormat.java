@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
@@ -11,56 +12,63 @@ import java.util.zip.ZipOutputStream;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.render.FramePainter;
+import rovingglyph.render.FrameRange;
 import rovingglyph.render.Progress;
+import rovingglyph.render.Raster;
+import rovingglyph.scene.Scene;
 
 /** Every frame as a PNG of its own, numbered, in one ZIP. */
-final class PngSequenceFormat implements ExportFormat {
+public final class PngSequenceFormat implements ExportFormat {
+  private static final FormatWords WORDS =
+      new FormatWords(
+          "png-sequence",
+          FormatWords.Group.FRAMES,
+          "PNG sequence",
+          "sequence",
+          "Every frame, numbered, in one ZIP; keeps transparency",
+          "zip",
+          "application/zip");
+
   /** The number of the first frame in the file names. */
-  private static final ExportOption FIRST =
-      new ExportOption("first", "First number", "", 0, 900_000, 0, true, false);
+  private static final NumberOption FIRST =
+      NumberOption.whole("first", "First number", 0, 900_000, 0);
 
   /** File names sort by number wherever they are shown: they have at least so many digits. */
   private static final int LEAST_DIGITS = 4;
 
   @Override
-  public String id() {
-    return "png-sequence";
-  }
-
-  @Override
-  public String label() {
-    return "PNG sequence";
-  }
-
-  @Override
-  public String noun() {
-    return "sequence";
-  }
-
-  @Override
-  public String use() {
-    return "Every frame, numbered, in one ZIP; keeps transparency";
-  }
-
-  @Override
-  public String extension() {
-    return "zip";
-  }
-
-  @Override
-  public String mediaType() {
-    return "application/zip";
+  public FormatWords words() {
+    return WORDS;
   }
 
   @Override
   public List<ExportOption> options() {
-    return List.of(ExportOption.SIZE, FIRST);
+    List<ExportOption> out = new ArrayList<>(List.of(FrameOptions.SIZE, StillFormat.DEPTH, FIRST));
+    out.addAll(FrameOptions.RANGE);
+    out.add(FrameOptions.SAMPLES);
+    out.add(FrameOptions.GROUND);
+    return out;
+  }
+
+  @Override
+  public int frames(Scene scene, ExportOptions options) {
+    return FrameOptions.range(scene, options).count();
   }
 
   @Override
   public int images() {
-    // The one painted, and its bytes as a PNG.
-    return 2;
+    // The one painted, which may have two bytes for a colour, and its bytes as a PNG.
+    return 4;
+  }
+
+  @Override
+  public String unsupportedReason(Scene scene, ExportOptions options) {
+    return FrameOptions.outOfRange(scene, options);
+  }
+
+  /** Takes the frames one after another. */
+  private interface Frames {
+    void take(String name, byte[] png) throws IOException;
   }
 
   @Override
@@ -69,28 +77,61 @@ final class PngSequenceFormat implements ExportFormat {
       throws IOException {
     boolean done = false;
     try (OutputStream file = Files.newOutputStream(out);
-        ZipOutputStream zip = new ZipOutputStream(file);
-        FramePainter painter = new FramePainter(scene, bitmaps, options.scale())) {
+        ZipOutputStream zip = new ZipOutputStream(file)) {
       // PNG is packed already.
       zip.setMethod(ZipOutputStream.STORED);
-      int frames = scene.scene().frameCount();
-      int first = (int) options.number(FIRST);
-      int digits = Math.max(LEAST_DIGITS, Integer.toString(first + frames - 1).length());
-      String name = FileNames.plain(scene.scene().name());
-      for (int f = 0; f < frames; f++) {
-        progress.done(f);
-        byte[] png = painter.png(scene.scene().rate().timeOf(f));
-        zip.putNextEntry(entry(name + "-" + padded(first + f, digits) + ".png", png));
-        zip.write(png);
-        zip.closeEntry();
-      }
-      progress.done(frames);
+      frames(
+          scene,
+          bitmaps,
+          options,
+          progress,
+          (name, png) -> {
+            zip.putNextEntry(entry(name, png));
+            zip.write(png);
+            zip.closeEntry();
+          });
       done = true;
     } finally {
       if (!done) {
         Files.deleteIfExists(out);
       }
     }
+  }
+
+  /** Gives out every frame as a PNG file with its name. */
+  private static void frames(
+      PreparedScene scene,
+      Bitmaps bitmaps,
+      ExportOptions options,
+      Progress progress,
+      Frames frames)
+      throws IOException {
+    FrameRange range = FrameOptions.range(scene.scene(), options);
+    int first = (int) options.number(FIRST);
+    int digits = Math.max(LEAST_DIGITS, Integer.toString(first + range.count() - 1).length());
+    String name = FileNames.plain(scene.scene().name());
+    try (FramePainter painter = new FramePainter(scene, bitmaps, FrameOptions.scale(options));
+        Raster raster = painter.raster(StillFormat.depth(options))) {
+      for (int f = 0; f < range.count(); f++) {
+        progress.done(f);
+        painter.paint(raster, range.time(f));
+        frames.take(name + "-" + padded(first + f, digits) + ".png", raster.png());
+      }
+      progress.done(range.count());
+    }
+  }
+
+  /** Writes the frames as files of their own into a folder. */
+  public static void writeInto(
+      PreparedScene scene, Bitmaps bitmaps, ExportOptions options, Path folder, Progress progress)
+      throws IOException {
+    Files.createDirectories(folder);
+    frames(
+        scene,
+        bitmaps,
+        options,
+        progress,
+        (name, png) -> Files.write(folder.resolve(name), png));
   }
 
   private static ZipEntry entry(String name, byte[] bytes) {

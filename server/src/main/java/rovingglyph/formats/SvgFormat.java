@@ -16,39 +16,19 @@ import rovingglyph.webexport.AnimatedSvg;
 
 /** An SVG that plays by itself. */
 final class SvgFormat implements ExportFormat {
-  @Override
-  public String id() {
-    return "svg";
-  }
+  private static final FormatWords WORDS =
+      new FormatWords(
+          "svg",
+          FormatWords.Group.WEB,
+          "Animated SVG",
+          "SVG",
+          "Plays by itself, outlines only, no font and no script",
+          "svg",
+          "image/svg+xml");
 
   @Override
-  public String label() {
-    return "Animated SVG";
-  }
-
-  @Override
-  public String noun() {
-    return "SVG";
-  }
-
-  @Override
-  public String use() {
-    return "For the web: plays by itself, outlines only, no font and no script";
-  }
-
-  @Override
-  public String extension() {
-    return "svg";
-  }
-
-  @Override
-  public String mediaType() {
-    return "image/svg+xml";
-  }
-
-  @Override
-  public int frames(Scene scene) {
-    return 1;
+  public FormatWords words() {
+    return WORDS;
   }
 
   @Override
@@ -57,7 +37,7 @@ final class SvgFormat implements ExportFormat {
   }
 
   @Override
-  public String note(Scene scene) {
+  public String note(Scene scene, ExportOptions options) {
     List<String> notes = new ArrayList<>();
     if (hasFootage(scene)) {
       notes.add(

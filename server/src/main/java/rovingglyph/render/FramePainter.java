@@ -32,18 +32,18 @@ public final class FramePainter implements AutoCloseable {
   }
 
   /** What a length of the frame is in an image of another size: whole px, at least one. */
-  static int scaled(int length, double scale) {
+  public static int scaled(int length, double scale) {
     return (int) Math.max(1, Math.round(length * scale));
   }
 
   /** A raster of the size of this painter's pictures. */
-  public Raster raster(boolean opaque) {
-    return new Raster(width, height, opaque);
+  public Raster raster(Raster.Pixels pixels) {
+    return new Raster(width, height, pixels);
   }
 
   /** The frame at a time as a PNG file; without a background it is transparent. */
   public byte[] png(double time) {
-    try (Raster raster = raster(false)) {
+    try (Raster raster = raster(Raster.Pixels.ALPHA)) {
       paint(raster, time);
       return raster.png();
     }

@@ -7,7 +7,6 @@ import io.github.humbleui.skija.ColorSpace;
 import io.github.humbleui.skija.FilterTileMode;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.ImageFilter;
-import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.skija.Surface;
@@ -51,12 +50,11 @@ record LayerPicture(Image image, int left, int top) implements AutoCloseable {
     return new Area(left, top, left + image.getWidth(), top + image.getHeight());
   }
 
-  /** A picture of an area, at least one pixel large. */
-  private static LayerPicture drawn(Area area, Consumer<Canvas> draw) {
+  /** A picture of an area, at least one pixel large, with pixels like its own. */
+  private LayerPicture drawn(Area area, Consumer<Canvas> draw) {
     int width = Math.max(area.right - area.left, 1);
     int height = Math.max(area.bottom - area.top, 1);
-    try (Surface surface =
-        Raster.surface(ImageInfo.makeN32Premul(width, height, ColorSpace.getSRGB()))) {
+    try (Surface surface = Raster.surface(image.getImageInfo().withWidthHeight(width, height))) {
       surface.getCanvas().translate(-area.left, -area.top);
       draw.accept(surface.getCanvas());
       return new LayerPicture(surface.makeImageSnapshot(), area.left, area.top);

@@ -14,7 +14,7 @@ public final class RasterFrames implements PaintedFrames {
 
   private RasterFrames(FramePainter painter) {
     this.painter = painter;
-    this.raster = painter.raster(false);
+    this.raster = painter.raster(Raster.Pixels.ALPHA);
     this.pixels = new int[raster.width() * raster.height()];
   }
 

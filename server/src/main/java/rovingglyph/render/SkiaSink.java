@@ -52,6 +52,10 @@ final class SkiaSink implements FrameSink, AutoCloseable {
   private final List<Path> outlines;
   private final BitmapCache bitmaps;
   private final double scale;
+
+  /** What layers are made of. */
+  private final ImageInfo pixels;
+
   private final PathBuilder area = new PathBuilder();
   private Target top;
 
@@ -96,6 +100,7 @@ final class SkiaSink implements FrameSink, AutoCloseable {
     this.outlines = outlines;
     this.bitmaps = bitmaps;
     this.scale = scale;
+    this.pixels = picture.layers();
     this.top =
         new Target(
             picture.canvas(),
@@ -320,8 +325,7 @@ final class SkiaSink implements FrameSink, AutoCloseable {
       boolean matte,
       List<double[]> effects,
       double reach) {
-    ImageInfo info = ImageInfo.makeN32Premul(width, height, ColorSpace.getSRGB());
-    Surface surface = Raster.surface(info);
+    Surface surface = Raster.surface(pixels.withWidthHeight(width, height));
     top =
         new Target(
             surface.getCanvas(),

@@ -24,7 +24,10 @@ record SoundMix(List<String> inputs, String graph) {
   /** The inputs of sound follow so many others. */
   private static final int BEFORE = 1;
 
-  static SoundMix of(Scene scene, Bitmaps bitmaps) throws IOException {
+  static final SoundMix NONE = new SoundMix(List.of(), "");
+
+  /** What is heard while these frames are shown. */
+  static SoundMix of(Scene scene, Bitmaps bitmaps, FrameRange range) throws IOException {
     List<String> inputs = new ArrayList<>();
     StringBuilder graph = new StringBuilder();
     StringBuilder names = new StringBuilder();
@@ -43,9 +46,12 @@ record SoundMix(List<String> inputs, String graph) {
       count++;
     }
     if (count == 0) {
-      return new SoundMix(List.of(), "");
+      return NONE;
     }
-    String whole = "apad=whole_dur=%1$s,atrim=end=%1$s".formatted(number(scene.length()));
+    double end = range.start() + range.seconds();
+    String whole =
+        "apad=whole_dur=%1$s,atrim=start=%2$s:end=%1$s,asetpts=PTS-STARTPTS"
+            .formatted(number(end), number(range.start()));
     graph.append(names + "amix=inputs=" + count + ":normalize=0:dropout_transition=0," + whole);
     return new SoundMix(inputs, graph.append("[heard]").toString());
   }

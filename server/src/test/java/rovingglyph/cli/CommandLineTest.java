@@ -180,6 +180,24 @@ class CommandLineTest {
   }
 
   @Test
+  void framesGoIntoAFolderAsFilesOfTheirOwn() throws IOException {
+    String frames = folder.resolve("frames") + "/";
+    String[] all = {"render", KITE, frames, "--frames", "48-52", "--every", "2", "--size", "10"};
+    assertThat(run(all)).as(err).isZero();
+    try (var files = Files.list(folder.resolve("frames"))) {
+      assertThat(files.map(f -> f.getFileName().toString()).sorted())
+          .containsExactly(
+              "Kite-string-entrance-0000.png",
+              "Kite-string-entrance-0001.png",
+              "Kite-string-entrance-0002.png");
+    }
+    Path still = folder.resolve("still.png");
+    assertThat(run("render", KITE, still.toString(), "--at", "2", "--size", "10")).isZero();
+    assertThat(Files.readAllBytes(folder.resolve("frames/Kite-string-entrance-0001.png")))
+        .isEqualTo(Files.readAllBytes(still));
+  }
+
+  @Test
   void fontsOfAFolderCanBeUsed() throws IOException {
     try (var in = CommandLineTest.class.getResourceAsStream("/faces/lobster.otf")) {
       Files.copy(in, folder.resolve("My own.otf"));
@@ -201,12 +219,22 @@ class CommandLineTest {
   void badUseAndBadInputAreToldWithAnExitCode() throws IOException {
     assertThat(run()).isEqualTo(2);
     assertThat(err).contains("Usage");
-    assertThat(run("render", KITE, "out.gif")).isEqualTo(2);
-    assertThat(err).contains(".mp4, .png, .zip, .apng or .svg");
+    assertThat(run("render", KITE, "out.txt")).isEqualTo(2);
+    assertThat(err).contains(".mp4, .mov, .svg", "or in / for single frames");
+    assertThat(run("render", KITE, "out.mp4", "--format", "mp5")).isEqualTo(2);
+    assertThat(err).contains("no format mp5", "mov-prores");
+    assertThat(run("render", KITE, "frames/", "--format", "gif")).isEqualTo(2);
+    assertThat(err).contains("png-sequence");
+    assertThat(run("render", KITE, "out.mp4", "--frames", "3..9")).isEqualTo(2);
+    assertThat(err).contains("--frames", "0-49");
+    assertThat(run("render", KITE, "out.mp4", "--frames", "100-900")).isEqualTo(2);
+    assertThat(err).contains("frames 0 to 149", "900");
+    assertThat(run("render", KITE, "out.mp4", "--quality", "best")).isEqualTo(2);
+    assertThat(err).contains("--quality is an unknown choice", "good, small, finest");
     assertThat(run("render", KITE, "out.png", "--loops", "2")).isEqualTo(2);
     assertThat(err).contains("no option --loops of .png");
     assertThat(run("render", KITE, "out.png", "--size", "4")).isEqualTo(2);
-    assertThat(err).contains("--size is 4, out of range; it takes 5 to 200");
+    assertThat(err).contains("--size is 4, out of range; it takes 5 to 400");
     assertThat(run("render", KITE, "out.zip", "--first", "noon")).isEqualTo(2);
     assertThat(err).contains("--first is not a number");
     assertThat(run("render", KITE, "out.apng", "--loops", "NaN")).isEqualTo(2);

@@ -14,6 +14,9 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
 import rovingglyph.render.Bitmaps;
+import rovingglyph.render.Encoding;
+import rovingglyph.render.Progress;
+import rovingglyph.render.Take;
 import rovingglyph.render.VideoWriter;
 import rovingglyph.server.TestServer;
 import rovingglyph.shaping.FaceCatalogue;
@@ -142,7 +145,11 @@ class JamTest {
       Shaper shaper = new Shaper(FaceCatalogue.shipped());
       var scene = Preparation.prepare(SceneCodec.read(json), shaper);
       try {
-        VideoWriter.write(scene, Bitmaps.NONE, Path.of(args[1]), n -> true);
+        VideoWriter.write(
+            Take.whole(scene, Bitmaps.NONE),
+            Encoding.h264(16),
+            Path.of(args[1]),
+            new Progress());
         System.exit(3);
       } catch (OutOfMemoryError e) {
         System.exit(7);

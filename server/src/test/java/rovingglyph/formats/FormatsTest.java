@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -55,57 +57,89 @@ class FormatsTest {
   }
 
   private Path written(ExportFormat f, String options, Progress progress) throws IOException {
-    Path out = folder.resolve("file." + f.extension());
+    Path out = folder.resolve("file." + f.words().extension());
     f.write(scene(), Bitmaps.NONE, ExportOptions.parse(f, options), out, progress);
     return out;
   }
 
   @Test
-  void eachHasWordsAndEndsOfItsOwn() {
+  void eachHasWordsOfItsOwn() {
     assertThat(all()).extracting(ExportFormat::id).doesNotHaveDuplicates();
-    assertThat(all()).extracting(ExportFormat::label).doesNotHaveDuplicates();
-    assertThat(all()).extracting(ExportFormat::extension).doesNotHaveDuplicates();
+    assertThat(all()).extracting(f -> f.words().label()).doesNotHaveDuplicates();
+    assertThat(all()).extracting(f -> f.words().noun()).doesNotHaveDuplicates();
   }
 
   @ParameterizedTest
   @MethodSource("all")
-  void isFoundByItsWordAndByTheEndOfAFileName(ExportFormat f) {
+  void isFoundByItsWordAndTheFirstOfAnEndByTheEndOfAFileName(ExportFormat f) {
+    String end = f.words().extension();
+    ExportFormat first =
+        all().stream().filter(o -> o.words().extension().equals(end)).findFirst().orElseThrow();
     assertThat(ExportFormats.of(f.id())).isSameAs(f);
     assertThat(ExportFormats.of(f.id() + "x")).isNull();
-    assertThat(ExportFormats.ofFile("a.b." + f.extension())).isSameAs(f);
-    assertThat(ExportFormats.ofFile("A." + f.extension().toUpperCase(Locale.ROOT))).isSameAs(f);
-    assertThat(ExportFormats.ofFile("a" + f.extension())).isNull();
-    assertThat(f.mediaType()).contains("/");
+    assertThat(ExportFormats.ofFile("a.b." + end)).isSameAs(first);
+    assertThat(ExportFormats.ofFile("A." + end.toUpperCase(Locale.ROOT))).isSameAs(first);
+    assertThat(ExportFormats.ofFile("a" + end)).isNull();
+    assertThat(f.words().mediaType()).contains("/");
+  }
+
+  /** Those that can be made of the scene, which has no sound and is too small for some. */
+  static List<ExportFormat> possible() {
+    List<ExportFormat> out =
+        all().stream()
+            .filter(f -> f.unsupportedReason(scene().scene(), ExportOptions.of(f)) == null)
+            .toList();
+    assertThat(out).hasSize(all().size() - 3);
+    return out;
   }
 
   @ParameterizedTest
-  @MethodSource("all")
+  @MethodSource("possible")
   void writesItsFileAndTellsHowFarItIs(ExportFormat f) throws IOException {
     List<Integer> told = new ArrayList<>();
     Path out = written(f, "{}", new Progress(told::add));
-    assertThat(Files.size(out)).isGreaterThan(60);
-    assertThat(f.unsupportedReason(scene().scene())).isNull();
-    if (f.frames(scene().scene()) > 1) {
-      assertThat(told).startsWith(0, 1, 2).endsWith(12);
+    assertThat(Files.size(out)).isGreaterThan(f.id().equals("srt") ? -1 : 6);
+    if (f.frames(scene().scene(), ExportOptions.of(f)) > 1) {
+      assertThat(told).contains(0, 1, 2).endsWith(12);
     }
   }
 
   @ParameterizedTest
-  @MethodSource("all")
+  @MethodSource("possible")
   void leavesNothingWhenItIsCancelled(ExportFormat f) {
-    if (f.frames(scene().scene()) > 1) {
+    if (f.frames(scene().scene(), ExportOptions.of(f)) > 1) {
       assertThatThrownBy(() -> written(f, "{}", new Progress(n -> n < 5)))
           .isInstanceOf(Progress.Cancelled.class);
-      assertThat(folder.resolve("file." + f.extension())).doesNotExist();
+      assertThat(folder.resolve("file." + f.words().extension())).doesNotExist();
     }
+  }
+
+  /** Values that an option does not take. */
+  private static List<String> wrong(ExportOption o) {
+    List<String> out = new ArrayList<>(List.of("[]", "{}", "true", "\"many\""));
+    if (o instanceof NumberOption n) {
+      out.addAll(List.of("" + (n.max() + 1), "" + (n.min() - 1)));
+    } else {
+      out.add("7");
+    }
+    return out;
+  }
+
+  /** One that it takes, and not by itself. */
+  private static JsonValue right(ExportOption o) {
+    if (o instanceof NumberOption n) {
+      return Json.value(n.max());
+    }
+    return o instanceof ChoiceOption c
+        ? Json.value(c.choices().get(c.choices().size() - 1).value())
+        : Json.value("#2A9D8F");
   }
 
   @ParameterizedTest
   @MethodSource("all")
-  void tellsForEachOfItsOptionsWhatIsOutOfRangeOrNoNumber(ExportFormat f) {
+  void tellsForEachOfItsOptionsWhatIsWrong(ExportFormat f) {
     for (ExportOption o : f.options()) {
-      assertThat(o.initial()).isBetween(o.min(), o.max());
-      for (String wrong : new String[] {"\"many\"", "" + (o.max() + 1), "" + (o.min() - 1), "[]"}) {
+      for (String wrong : wrong(o)) {
         Fields fields = Fields.of(Json.parse("{\"" + o.name() + "\":" + wrong + "}"));
         ExportOptions.read(f, fields);
         assertThatThrownBy(fields::check)
@@ -113,8 +147,9 @@ class FormatsTest {
             .isInstanceOf(DocumentException.class)
             .hasMessageContaining(o.name());
       }
-      ExportOptions chosen = ExportOptions.parse(f, "{\"" + o.name() + "\":" + o.max() + "}");
-      assertThat(chosen.number(o)).isEqualTo(o.max());
+      String given = new JsonObject().add(o.name(), right(o)).toString();
+      ExportOptions chosen = ExportOptions.parse(f, given);
+      assertThat(chosen.values().get(o.name())).isEqualTo(right(o));
       assertThat(ExportOptions.parse(f, chosen.text())).isEqualTo(chosen);
     }
   }
@@ -151,24 +186,7 @@ class FormatsTest {
   @ValueSource(ints = {100, 35})
   void anAnimatedPngHasEveryPixelOfEveryFrameWithItsTransparency(int size) throws Exception {
     Path apng = written(ExportFormats.of("apng"), "{\"size\":" + size + "}", new Progress());
-    // Another decoder takes it apart.
-    Process p =
-        new ProcessBuilder(
-                "ffmpeg",
-                "-v",
-                "error",
-                "-i",
-                apng.toString(),
-                "-f",
-                "rawvideo",
-                "-pix_fmt",
-                "bgra",
-                "-fps_mode",
-                "passthrough",
-                "pipe:1")
-            .redirectError(ProcessBuilder.Redirect.DISCARD)
-            .start();
-    byte[] all = p.getInputStream().readAllBytes();
+    byte[] all = Decoded.pixels(apng, List.of());
     PreparedScene scene = scene();
     BufferedImage first = Images.of(scene, size / 100.0, 0);
     int w = first.getWidth();

@@ -10,6 +10,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.formats.ExportFormat;
 import rovingglyph.formats.ExportFormats;
+import rovingglyph.formats.ExportOptions;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.scene.Item;
@@ -128,10 +129,10 @@ class PerspectiveTest {
   void anSvgTellsThatOnlyBrowsersShowIt() {
     ExportFormat svg = ExportFormats.of("svg");
     Scene scene = scene("drawing").scene();
-    assertThat(svg.note(scene)).contains("browsers only");
+    assertThat(svg.note(scene, ExportOptions.of(svg))).contains("browsers only");
     Item free = scene.item("it");
     free = free.with(free.properties().pinned(null), free.values());
-    assertThat(svg.note(scene.withItem(free))).isNull();
+    assertThat(svg.note(scene.withItem(free), ExportOptions.of(svg))).isNull();
   }
 
   private static int inked(BufferedImage image) {

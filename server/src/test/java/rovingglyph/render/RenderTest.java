@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntPredicate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -88,11 +89,16 @@ class RenderTest {
     assertThat(darkest).isBetween(126, 129);
   }
 
+  private static void video(Path out, IntPredicate progress) throws IOException {
+    Take take = Take.whole(scene(square("#FF8000", "")), Bitmaps.NONE);
+    VideoWriter.write(take, Encoding.h264(16), out, new Progress(progress));
+  }
+
   @Test
   void everyFrameIsAnnouncedAndTheFileIsWritten() throws IOException {
     Path out = folder.resolve("v.mp4");
     List<Integer> told = new ArrayList<>();
-    VideoWriter.write(scene(square("#FF8000", "")), Bitmaps.NONE, out, told::add);
+    video(out, told::add);
     assertThat(told).hasSize(51).startsWith(0, 1, 2).endsWith(50);
     assertThat(Files.size(out)).isGreaterThan(500);
   }
@@ -101,7 +107,7 @@ class RenderTest {
   void aCancelledVideoLeavesNoFile() {
     Path out = folder.resolve("v.mp4");
     assertThatThrownBy(
-            () -> VideoWriter.write(scene(square("#FF8000", "")), Bitmaps.NONE, out, n -> n < 10))
+            () -> video(out, n -> n < 10))
         .isInstanceOf(Progress.Cancelled.class);
     assertThat(out).doesNotExist();
   }
@@ -110,7 +116,7 @@ class RenderTest {
   void whatFfmpegSaysIsToldWhenItFails() {
     Path nowhere = folder.resolve("missing/v.mp4");
     assertThatThrownBy(
-            () -> VideoWriter.write(scene(square("#FF8000", "")), Bitmaps.NONE, nowhere, n -> true))
+            () -> video(nowhere, n -> true))
         .isInstanceOf(IOException.class)
         .hasMessageContaining("No such file");
   }
@@ -167,7 +173,7 @@ class RenderTest {
 
   @Test
   void samplesAreMixedInLinearLight() {
-    try (Raster raster = new Raster(1, 1, true);
+    try (Raster raster = new Raster(1, 1, Raster.Pixels.OPAQUE);
         MotionBlur blur = new MotionBlur(1, 1, 2)) {
       raster.canvas().clear(0xFF000000);
       blur.add(raster);
@@ -183,7 +189,7 @@ class RenderTest {
   @ValueSource(ints = {0, 1, 7, 60, 128, 200, 254, 255})
   void whatStandsStillKeepsItsColourHoweverManySamples(int grey) {
     for (int samples : new int[] {2, 3, 8, 31, 128}) {
-      try (Raster raster = new Raster(1, 1, true);
+      try (Raster raster = new Raster(1, 1, Raster.Pixels.OPAQUE);
           MotionBlur blur = new MotionBlur(1, 1, samples)) {
         raster.canvas().clear(0xFF000000 | grey * 0x010101);
         for (int i = 0; i < samples; i++) {

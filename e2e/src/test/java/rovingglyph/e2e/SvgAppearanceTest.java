@@ -12,10 +12,12 @@ import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.formats.EmbeddedBitmaps;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.EmbeddedImages;
 import rovingglyph.render.Images;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
 import rovingglyph.webexport.AnimatedSvg;
+import rovingglyph.webexport.StillSvg;
 
 /**
  * Browsers bring pictures in an SVG to their size in a way of their own, so that these may be a
@@ -60,5 +62,35 @@ class SvgAppearanceTest {
       assertThat(d.mean()).as("seed " + seed + " at " + t + ": " + d).isLessThan(mean);
     }
     page.context().close();
+  }
+
+  /** Every kind of item with all that it may have, footage too, as a picture that stands still. */
+  @ParameterizedTest
+  @MethodSource("seeds")
+  void theStillShowsWhatTheRenderShows(int seed) throws IOException {
+    String document =
+        new RandomScenes(seed)
+            .document()
+            .replace("\"background\":null", "\"background\":\"#FFFFFF\"");
+    PreparedScene scene = Preparation.prepare(TestShelf.filled(document), SHAPER);
+    double t = new Random(seed).nextInt(99) / 25.0;
+    try (Page page = Browser.context(scene.scene().width(), scene.scene().height()).newPage();
+        EmbeddedImages images = new EmbeddedImages(scene, KeptPictures.bitmaps())) {
+      page.setContent(
+          "<body style='margin:0'>" + StillSvg.write(scene, t, images) + "</body>");
+      page.evaluate(
+          "() => Promise.all([...document.querySelectorAll('image')].map(i => i.decode()))");
+      BufferedImage rendered = Images.of(scene, KeptPictures.bitmaps(), 1, t);
+      double most = scene.images().isEmpty() ? 0.8 : 1.2;
+      double mean = document.contains("color-dodge") ? 3 * most : most;
+      PictureTest.Difference d =
+          SvgPage.compared(
+              page,
+              shot -> PictureTest.Difference.of(rendered, shot),
+              found -> found.share() < SHARE && found.mean() < mean);
+      assertThat(d.share()).as("seed " + seed + " at " + t + ": " + d).isLessThan(SHARE);
+      assertThat(d.mean()).as("seed " + seed + " at " + t + ": " + d).isLessThan(mean);
+      page.context().close();
+    }
   }
 }

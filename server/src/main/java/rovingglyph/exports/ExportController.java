@@ -6,30 +6,28 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import rovingglyph.document.SceneBundle;
 import rovingglyph.formats.ExportFormat;
 import rovingglyph.formats.ExportFormats;
 import rovingglyph.formats.ExportOptions;
-import rovingglyph.formats.FileNames;
-import rovingglyph.projects.SceneStore;
-import rovingglyph.projects.ShownScenes;
-import rovingglyph.scene.Scene;
-import rovingglyph.schema.Fields;
+import rovingglyph.projects.ScenePictures;
 import rovingglyph.server.Holds;
 import rovingglyph.server.JsonBody;
 import rovingglyph.server.RefusedException;
@@ -38,17 +36,21 @@ import rovingglyph.server.RefusedException;
 @RestController
 class ExportController {
   /** Without {@code options} its other fields are read as these. */
-  record NewExport(String format, Map<String, Double> options, Double at) {}
+  record NewExport(String format, Map<String, Object> options, Double at) {}
 
   /**
    * What a client sees; {@code secondsLeft} is null while nothing can be said, {@code waitsFor}
-   * where it waits for its turn only, or not at all.
+   * where it waits for its turn only, or not at all. {@code choices} is what was chosen for it, in
+   * words.
    */
   record Status(
       UUID id,
+      UUID projectId,
       UUID sceneId,
+      String sceneName,
       String fileName,
       String format,
+      String choices,
       String state,
       int framesDone,
       int framesTotal,
@@ -58,16 +60,20 @@ class ExportController {
       String waitsFor,
       Long size) {}
 
-  private final ExportStore exports;
-  private final ExportJobs jobs;
-  private final SceneStore scenes;
-  private final ShownScenes shown;
+  /** Over all scenes so many files are listed. */
+  private static final int MOST_LISTED = 300;
 
-  ExportController(ExportStore exports, ExportJobs jobs, SceneStore scenes, ShownScenes shown) {
+  /** Width and height of a small picture at most, px. */
+  private static final double SMALL = 160;
+
+  private final ExportStore exports;
+  private final ExportAsking asking;
+  private final ScenePictures pictures;
+
+  ExportController(ExportStore exports, ExportAsking asking, ScenePictures pictures) {
     this.exports = exports;
-    this.jobs = jobs;
-    this.scenes = scenes;
-    this.shown = shown;
+    this.asking = asking;
+    this.pictures = pictures;
   }
 
   @Operation(
@@ -77,34 +83,19 @@ class ExportController {
   @PostMapping("/api/scenes/{sceneId}/exports")
   @ResponseStatus(HttpStatus.ACCEPTED)
   Status create(@PathVariable UUID sceneId, @Holds(NewExport.class) @RequestBody JsonBody body) {
-    Fields f = body.fields();
-    String asked = f.text("format", 80, "");
-    f.check();
-    ExportFormat format = ExportFormats.of(asked.toLowerCase(Locale.ROOT));
-    if (format == null) {
-      throw RefusedException.bad("format: one of " + FormatController.ids());
-    }
-    ExportOptions options =
-        ExportOptions.read(format, f.get("options") == null ? f : f.object("options"));
-    f.check();
-    SceneStore.Kept kept = scenes.get(sceneId);
-    String document = shown.bundle(kept.projectId(), kept.document());
-    Scene scene = ExportFormats.applied(SceneBundle.read(document), options);
-    String reason = ExportFormats.unsupportedReason(format, scene, options);
-    if (reason != null) {
-      throw RefusedException.bad(reason);
-    }
-    UUID id =
-        exports.create(
-            sceneId,
-            scene.name(),
-            format.id(),
-            options.text(),
-            document,
-            format.frames(scene, options),
-            format.note(scene, options));
-    jobs.enqueue(id);
-    return status(exports.get(id));
+    return status(exports.get(asking.begin(asking.read(sceneId, body.fields()))));
+  }
+
+  @Operation(
+      summary = "What an export would be: its frames and size, what is in the way, an estimate",
+      description =
+          "Takes what beginning one takes. The estimate is made from a few frames; it is missing"
+              + " where that would take too long.")
+  @PostMapping("/api/scenes/{sceneId}/export-plan")
+  ExportAsking.Plan plan(
+      @PathVariable UUID sceneId, @Holds(NewExport.class) @RequestBody JsonBody body)
+      throws IOException, InterruptedException {
+    return asking.plan(asking.read(sceneId, body.fields()));
   }
 
   @Operation(summary = "The latest exports of a scene")
@@ -113,10 +104,23 @@ class ExportController {
     return exports.ofScene(sceneId).stream().map(ExportController::status).toList();
   }
 
+  @Operation(summary = "The latest exports of all scenes, or of those of one project")
+  @GetMapping("/api/exports")
+  List<Status> listAll(@RequestParam(required = false) UUID project) {
+    return exports.latest(project, MOST_LISTED).stream().map(ExportController::status).toList();
+  }
+
   @Operation(summary = "One export")
   @GetMapping("/api/exports/{id}")
   Status get(@PathVariable UUID id) {
     return status(exports.get(id));
+  }
+
+  @Operation(summary = "Begins it again, with the same choices, of its scene as that is kept now")
+  @PostMapping("/api/exports/{id}/again")
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  Status again(@PathVariable UUID id) {
+    return status(exports.get(asking.begin(asking.again(exports.get(id)))));
   }
 
   @Operation(summary = "Cancels an export, or takes a finished one away")
@@ -124,6 +128,17 @@ class ExportController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable UUID id) {
     exports.remove(id);
+  }
+
+  @Operation(summary = "A small picture of what an export was made of, a third into the scene")
+  @GetMapping(value = "/api/exports/{id}/picture", produces = MediaType.IMAGE_PNG_VALUE)
+  ResponseEntity<byte[]> picture(@PathVariable UUID id) throws IOException, InterruptedException {
+    exports.get(id);
+    byte[] png = pictures.png(SceneBundle.read(exports.document(id)), SMALL);
+    return ResponseEntity.ok()
+        // Its document is a copy, which never changes.
+        .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())
+        .body(png);
   }
 
   @Operation(summary = "The finished file")
@@ -139,7 +154,7 @@ class ExportController {
     response.setHeader(
         "Content-Disposition",
         ContentDisposition.attachment()
-            .filename(fileName(e), StandardCharsets.UTF_8)
+            .filename(e.fileName(), StandardCharsets.UTF_8)
             .build()
             .toString());
     // An SVG opened from here is shown, but nothing in it could ever run.
@@ -153,11 +168,15 @@ class ExportController {
       double gone = Duration.between(e.startedAt(), Instant.now()).toMillis() / 1000.0;
       left = gone / e.framesDone() * (e.framesTotal() - e.framesDone());
     }
+    ExportFormat format = ExportFormats.of(e.format());
     return new Status(
         e.id(),
+        e.projectId(),
         e.sceneId(),
-        fileName(e),
+        e.sceneName(),
+        e.fileName(),
         e.format(),
+        format == null ? "" : ExportOptions.parse(format, e.options()).words(format),
         e.state().toLowerCase(Locale.ROOT),
         e.framesDone(),
         e.framesTotal(),
@@ -166,16 +185,5 @@ class ExportController {
         e.message(),
         e.waitsFor(),
         e.size());
-  }
-
-  private static String fileName(ExportStore.Export e) {
-    ExportFormat format = ExportFormats.of(e.format());
-    String when =
-        DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss")
-            .withZone(ZoneId.systemDefault())
-            .format(e.askedAt());
-    String twin = e.twins() == 0 ? "" : "-" + (e.twins() + 1);
-    String end = format == null ? e.format() : format.words().extension();
-    return FileNames.plain(e.sceneName()) + "-" + when + twin + "." + end;
   }
 }

@@ -4,7 +4,9 @@ import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.task.CompletionHandler;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.helper.CustomTask;
+import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.UUID;
@@ -35,13 +37,21 @@ class ExportJobs implements DisposableBean {
    */
   private static final Duration WAIT = Duration.ofSeconds(1);
 
+  /** How often finished files that are old are looked for. */
+  private static final Duration SWEEP = Duration.ofMinutes(30);
+
   private final ExportStore exports;
   private final Shaper shaper;
   private final KeptBitmaps bitmaps;
   private final CustomTask<Void> task;
   private final Scheduler scheduler;
 
-  ExportJobs(ExportStore exports, Shaper shaper, KeptBitmaps bitmaps, DataSource dataSource) {
+  ExportJobs(
+      ExportStore exports,
+      Shaper shaper,
+      KeptBitmaps bitmaps,
+      HandOffStore handOff,
+      DataSource dataSource) {
     this.exports = exports;
     this.shaper = shaper;
     this.bitmaps = bitmaps;
@@ -54,8 +64,12 @@ class ExportJobs implements DisposableBean {
                     run(UUID.fromString(instance.getId()))
                         ? new CompletionHandler.OnCompleteRemove<>()
                         : (done, tasks) -> tasks.reschedule(done, Instant.now().plus(WAIT)));
+    RecurringTask<Void> sweep =
+        Tasks.recurring("remove old files", FixedDelay.of(SWEEP))
+            .execute((instance, context) -> exports.removeOld(handOff.usualDays()));
     this.scheduler =
         Scheduler.create(dataSource, task)
+            .startTasks(sweep)
             .threads(1)
             .pollingInterval(Duration.ofMillis(500))
             .heartbeatInterval(Duration.ofSeconds(5))

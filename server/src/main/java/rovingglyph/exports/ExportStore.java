@@ -7,8 +7,10 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.IntFunction;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.support.TransactionTemplate;
 import rovingglyph.server.RefusedException;
 
 /** Exports and their files. The document is a copy from the time of asking. */
@@ -23,13 +25,13 @@ class ExportStore {
     CANCELLED
   }
 
-  /**
-   * An export without its document and file; {@code twins} were asked for earlier in one second.
-   */
+  /** An export without its document and file. */
   record Export(
       UUID id,
+      UUID projectId,
       UUID sceneId,
       String sceneName,
+      String fileName,
       String format,
       String options,
       String state,
@@ -40,47 +42,93 @@ class ExportStore {
       Instant endedAt,
       String message,
       String waitsFor,
-      Long size,
-      int twins) {}
+      Long size) {}
 
-  private static final String COLUMNS =
-      """
-      select id, scene_id, scene_name, format, options, state,
-        frames_done, frames_total, asked_at, started_at, ended_at, message,
-        waits_for, size,
-        (select count(*)::int from export o where o.scene_id = export.scene_id
-          and o.format = export.format
-          and date_trunc('second', o.asked_at) = date_trunc('second', export.asked_at)
-          and (o.asked_at, o.id) < (export.asked_at, export.id)) as twins
-      from export\s""";
-
-  /** Bytes of a file that are in memory at one time. */
-  private static final int PIECE = 1 << 20;
-
-  private final JdbcClient jdbc;
-
-  ExportStore(JdbcClient jdbc) {
-    this.jdbc = jdbc;
-  }
-
-  UUID create(
+  /**
+   * What is asked for.
+   *
+   * @param name of the file without its end; another one of that name in the project gets a number
+   * @param frames that are painted
+   * @param note what the file will not be as on the stage; null if there is nothing
+   */
+  record Asked(
+      UUID projectId,
       UUID sceneId,
       String sceneName,
       String format,
       String options,
       String document,
+      IntFunction<String> name,
+      String extension,
       int frames,
-      String note) {
+      String note) {}
+
+  private static final String COLUMNS =
+      """
+      select export.id, scene.project_id, scene_id, scene_name, file_name, format, options, state,
+        frames_done, frames_total, asked_at, started_at, ended_at, message, waits_for, size
+      from export join scene on scene.id = scene_id\s""";
+
+  /** Bytes of a file that are in memory at one time. */
+  private static final int PIECE = 1 << 20;
+
+  private final JdbcClient jdbc;
+  private final TransactionTemplate transaction;
+
+  ExportStore(JdbcClient jdbc, TransactionTemplate transaction) {
+    this.jdbc = jdbc;
+    this.transaction = transaction;
+  }
+
+  /** Keeps what is asked for, under a name that no other file of the project has. */
+  UUID create(Asked a) {
+    return transaction.execute(status -> createNamed(a));
+  }
+
+  private UUID createNamed(Asked a) {
+    // Others of the project wait here until this one has its name.
+    int number =
+        jdbc.sql("update project set files_made = files_made + 1 where id = ? returning files_made")
+            .param(a.projectId())
+            .query(Integer.class)
+            .single();
     UUID id = UUID.randomUUID();
     jdbc.sql(
             """
-            insert into export
-              (id, scene_id, scene_name, format, options, document, state, frames_total, message)
-            values (?, ?, ?, ?, ?::json, ?::json, ?, ?, ?)""")
+            insert into export (id, scene_id, scene_name, file_name, format, options, document,
+              state, frames_total, message)
+            values (?, ?, ?, ?, ?, ?::json, ?::json, ?, ?, ?)""")
         .params(
-            id, sceneId, sceneName, format, options, document, State.WAITING.name(), frames, note)
+            id,
+            a.sceneId(),
+            a.sceneName(),
+            free(a.projectId(), a.name().apply(number), "." + a.extension()),
+            a.format(),
+            a.options(),
+            a.document(),
+            State.WAITING.name(),
+            a.frames(),
+            a.note())
         .update();
     return id;
+  }
+
+  private String free(UUID project, String name, String end) {
+    String free = name + end;
+    for (int n = 2; isTaken(project, free); n++) {
+      free = name + "-" + n + end;
+    }
+    return free;
+  }
+
+  private boolean isTaken(UUID project, String fileName) {
+    return jdbc.sql(
+            """
+            select exists (select 1 from export join scene on scene.id = scene_id
+              where project_id = ? and lower(file_name) = lower(?))""")
+        .params(project, fileName)
+        .query(Boolean.class)
+        .single();
   }
 
   List<Export> ofScene(UUID sceneId) {
@@ -90,12 +138,42 @@ class ExportStore {
         .list();
   }
 
+  /**
+   * The latest of all scenes.
+   *
+   * @param project whose they are; null for those of all
+   */
+  List<Export> latest(UUID project, int most) {
+    return jdbc.sql(
+            COLUMNS
+                + "where (?::uuid is null or project_id = ?::uuid) order by asked_at desc limit ?")
+        .params(project, project, most)
+        .query(Export.class)
+        .list();
+  }
+
+  /**
+   * Takes away what has been finished for longer than its project keeps it.
+   *
+   * @param days of projects that say nothing; 0 for ever
+   */
+  int removeOld(int days) {
+    return jdbc.sql(
+            """
+            delete from export using scene, project
+            where scene.id = scene_id and project.id = project_id
+              and coalesce(keep_files_days, :days) > 0
+              and ended_at < now() - make_interval(days => coalesce(keep_files_days, :days))""")
+        .param("days", days)
+        .update();
+  }
+
   Export get(UUID id) {
     return find(id).orElseThrow(() -> RefusedException.notFound("export"));
   }
 
   Optional<Export> find(UUID id) {
-    return jdbc.sql(COLUMNS + "where id = ?").param(id).query(Export.class).optional();
+    return jdbc.sql(COLUMNS + "where export.id = ?").param(id).query(Export.class).optional();
   }
 
   String document(UUID id) {

@@ -4,6 +4,7 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import rovingglyph.schema.Fields;
 
@@ -31,6 +32,15 @@ public record ChoiceOption(String name, String label, List<Word> choices, String
       return Json.value(initial);
     }
     return Json.value(chosen);
+  }
+
+  @Override
+  public String told(JsonValue value) {
+    return choices.stream()
+        .filter(c -> c.value().equals(value.asString()))
+        .map(c -> c.label().toLowerCase(Locale.ROOT))
+        .findFirst()
+        .orElse("");
   }
 
   @Override

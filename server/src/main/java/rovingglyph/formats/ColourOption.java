@@ -13,6 +13,11 @@ public record ColourOption(String name, String label) implements ExportOption {
   }
 
   @Override
+  public String told(JsonValue value) {
+    return value.asString();
+  }
+
+  @Override
   public String allowed() {
     return "#RRGGBB";
   }

@@ -25,6 +25,9 @@ public sealed interface ExportOption permits NumberOption, ChoiceOption, ColourO
    */
   JsonValue read(Fields f);
 
+  /** A value as a person reads it. */
+  String told(JsonValue value);
+
   /** What it takes, as in "5 to 400 %". */
   String allowed();
 }

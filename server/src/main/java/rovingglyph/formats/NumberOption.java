@@ -42,6 +42,12 @@ public record NumberOption(
   }
 
   @Override
+  public String told(JsonValue value) {
+    String number = Decimal.text(value.asDouble(), 3);
+    return unit.isEmpty() ? number : number + " " + unit;
+  }
+
+  @Override
   public String allowed() {
     String range = Decimal.text(min, 3) + " to " + Decimal.text(max, 3);
     return unit.isEmpty() ? range : range + " " + unit;

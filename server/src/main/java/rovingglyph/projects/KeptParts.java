@@ -19,7 +19,7 @@ import rovingglyph.server.RefusedException;
  * @param field in which the part is, in the table as over HTTP
  * @param check throws a {@link DocumentException} for a part that cannot be used
  */
-record KeptParts(
+public record KeptParts(
     JdbcClient jdbc, ProjectStore projects, String table, String field, Consumer<JsonValue> check) {
   private static final int MOST = 100;
   private static final int LONGEST = 20_000;
@@ -42,14 +42,14 @@ record KeptParts(
   }
 
   /** All of a project, as JSON. */
-  String list(UUID project) {
+  public String list(UUID project) {
     JsonArray out = new JsonArray();
     of(project).forEach(k -> out.add(k.json(field)));
     return out.toString();
   }
 
   /** Keeps one of a name and a part; as JSON, with its id. */
-  String keep(UUID project, JsonBody body) {
+  public String keep(UUID project, JsonBody body) {
     projects.require(project);
     JsonValue value;
     try {
@@ -96,7 +96,7 @@ record KeptParts(
     return text;
   }
 
-  void remove(UUID project, UUID id) {
+  public void remove(UUID project, UUID id) {
     jdbc.sql("delete from " + table + " where project_id = ? and id = ?")
         .params(project, id)
         .update();

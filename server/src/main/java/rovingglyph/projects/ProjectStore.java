@@ -90,6 +90,12 @@ public class ProjectStore {
     KeptParts.copy(jdbc, "curve", "path", id, copy.id());
     KeptParts.copy(jdbc, "easing", "curve", id, copy.id());
     KeptParts.copy(jdbc, "finish", "effects", id, copy.id());
+    KeptParts.copy(jdbc, "file_set", "files", id, copy.id());
+    jdbc.sql(
+            "update project set (file_names, keep_files_days) ="
+                + " (select file_names, keep_files_days from project where id = ?) where id = ?")
+        .params(id, copy.id())
+        .update();
     jdbc.sql(
             "insert into project_picture (project_id, picture_id, name)"
                 + " select ?, picture_id, name from project_picture where project_id = ?"

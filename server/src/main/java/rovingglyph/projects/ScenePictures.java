@@ -14,7 +14,7 @@ import rovingglyph.shaping.Shaper;
  * Small pictures of scenes: a third into them, where there is more to see than at the beginning.
  */
 @Component
-class ScenePictures {
+public class ScenePictures {
   private final Shaper shaper;
   private final Bitmaps bitmaps;
 
@@ -31,7 +31,7 @@ class ScenePictures {
    *
    * @param largest width and height that it has at most, px
    */
-  byte[] png(Scene scene, double largest) throws IOException, InterruptedException {
+  public byte[] png(Scene scene, double largest) throws IOException, InterruptedException {
     return turns.take(
         () -> {
           PreparedScene prepared = Preparation.prepare(scene, shaper);

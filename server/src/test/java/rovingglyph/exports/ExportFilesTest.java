@@ -3,6 +3,7 @@ package rovingglyph.exports;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonObject;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -28,16 +29,21 @@ class ExportFilesTest {
   @BeforeEach
   void askForOne() {
     String project = TestServer.text(server.send("POST", "/api/projects", "{\"name\":\"Files\"}"));
-    String scene =
-        Json.parse(project)
-            .asObject()
-            .get("scenes")
-            .asArray()
-            .get(0)
-            .asObject()
-            .getString("id", "");
+    JsonObject scene = Json.parse(project).asObject().get("scenes").asArray().get(0).asObject();
     // It is not handed to the scheduler: the test makes the file.
-    id = exports.create(UUID.fromString(scene), "Files", "png", "{}", "{}", 1, null);
+    id =
+        exports.create(
+            new ExportStore.Asked(
+                UUID.fromString(scene.getString("projectId", "")),
+                UUID.fromString(scene.getString("id", "")),
+                "Files",
+                "png",
+                "{}",
+                "{}",
+                number -> "Files",
+                "png",
+                1,
+                null));
     assertThat(exports.start(id)).isTrue();
   }
 

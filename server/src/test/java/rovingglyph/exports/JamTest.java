@@ -116,8 +116,8 @@ class JamTest {
     JdbcClient jdbc = server.bean(JdbcClient.class);
     UUID id = UUID.randomUUID();
     jdbc.sql(
-            "insert into export (id, scene_id, format, document, state, frames_total,"
-                + " tries) select ?, id, 'png', document, 'RUNNING', 1, 3 from scene where id = ?")
+            "insert into export (id, scene_id, file_name, format, document, state, frames_total,"
+                + " tries) select ?, id, 'a.png', 'png', document, 'RUNNING', 1, 3 from scene where id = ?")
         .params(id, UUID.fromString(scene))
         .update();
     server.bean(ExportJobs.class).enqueue(id);

@@ -150,8 +150,8 @@ class PicturesTest {
     jdbc.sql(
             """
             insert into export
-              (id, scene_id, scene_name, format, options, document, state, frames_total)
-            values (gen_random_uuid(), ?::uuid, 'Kites', 'png', '{}', ?::json, 'WAITING', 1)""")
+              (id, scene_id, scene_name, file_name, format, options, document, state, frames_total)
+            values (gen_random_uuid(), ?::uuid, 'Kites', 'k.png', 'png', '{}', ?::json, 'WAITING', 1)""")
         .params(scene, document.formatted(id))
         .update();
     assertThat(remove(id, false).statusCode()).isEqualTo(204);

@@ -265,7 +265,7 @@ class ApiTest {
     assertThat(text(r)).contains("161").contains("162");
     assertThat(
             server
-                .send("POST", "/api/scenes/" + scene + "/exports", "{\"format\":\"gif\"}")
+                .send("POST", "/api/scenes/" + scene + "/exports", "{\"format\":\"tiff\"}")
                 .statusCode())
         .isEqualTo(400);
   }

@@ -1,0 +1,115 @@
+package rovingglyph.exports;
+
+import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import rovingglyph.formats.ExportFormat;
+import rovingglyph.formats.ExportFormats;
+import rovingglyph.formats.ExportOptions;
+import rovingglyph.projects.KeptParts;
+import rovingglyph.projects.ProjectStore;
+import rovingglyph.schema.Fields;
+import rovingglyph.server.Holds;
+import rovingglyph.server.JsonBody;
+
+/** What a project keeps for its hand-offs: names of files, how long they stay, sets of files. */
+@RestController
+class HandOffController {
+  /** For the description of the interface. */
+  record NewSettings(String fileNames, Integer keepDays) {}
+
+  /** For the description of the interface. */
+  record SetFile(String format, Map<String, Object> options) {}
+
+  /** For the description of the interface. */
+  record NewSet(String name, List<SetFile> files) {}
+
+  /** Files that one set has at most. */
+  private static final int MOST_FILES = 20;
+
+  private final HandOffStore settings;
+  private final KeptParts sets;
+
+  HandOffController(JdbcClient jdbc, ProjectStore projects, HandOffStore settings) {
+    this.settings = settings;
+    this.sets = new KeptParts(jdbc, projects, "file_set", "files", HandOffController::check);
+  }
+
+  private static void check(JsonValue files) {
+    Fields f = Fields.of(new JsonObject().add("files", files));
+    List<Boolean> all = f.list("files", MOST_FILES, HandOffController::checkFile);
+    if (all.isEmpty()) {
+      f.problem("files", "names no file", "1 to " + MOST_FILES);
+    }
+    f.check();
+  }
+
+  private static boolean checkFile(Fields file) {
+    ExportFormat format = ExportFormats.of(file.text("format", 80, ""));
+    if (format == null) {
+      file.problem("format", "is not known", FormatController.ids());
+      return true;
+    }
+    ExportOptions.read(format, file.object("options"));
+    return true;
+  }
+
+  @Operation(summary = "How a project's files are called and how long they are kept")
+  @GetMapping("/api/projects/{project}/hand-off")
+  HandOffStore.Settings settings(@PathVariable UUID project) {
+    return settings.of(project);
+  }
+
+  @Operation(
+      summary = "Changes how a project's files are called, or how long they are kept",
+      description =
+          "fileNames may hold {project}, {scene}, {format}, {size}, {date}, {time} and {number};"
+              + " keepDays is 0 for ever. What is left out stays as it is.")
+  @PutMapping("/api/projects/{project}/hand-off")
+  HandOffStore.Settings change(
+      @PathVariable UUID project, @Holds(NewSettings.class) @RequestBody JsonBody body) {
+    Fields f = body.fields();
+    String names = f.text("fileNames", 1000, null);
+    Integer days = f.has("keepDays") ? (Integer) f.integer("keepDays", -1, 1 << 20, 0) : null;
+    f.check();
+    return settings.change(project, names, days);
+  }
+
+  @Operation(summary = "The sets of files that a project keeps")
+  @GetMapping(
+      value = "/api/projects/{project}/file-sets",
+      produces = MediaType.APPLICATION_JSON_VALUE)
+  String sets(@PathVariable UUID project) {
+    return sets.list(project);
+  }
+
+  @Operation(summary = "Keeps a set of files that are made together: formats with their options")
+  @PostMapping(
+      value = "/api/projects/{project}/file-sets",
+      produces = MediaType.APPLICATION_JSON_VALUE)
+  @ResponseStatus(HttpStatus.CREATED)
+  String keepSet(@PathVariable UUID project, @Holds(NewSet.class) @RequestBody JsonBody body) {
+    return sets.keep(project, body);
+  }
+
+  @Operation(summary = "Forgets a set of files")
+  @DeleteMapping("/api/projects/{project}/file-sets/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void forgetSet(@PathVariable UUID project, @PathVariable UUID id) {
+    sets.remove(project, id);
+  }
+}

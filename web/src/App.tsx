@@ -6,6 +6,7 @@ import { Bench } from './shell/Bench';
 import { setHidden } from './shell/columns';
 import { showPane } from './shell/layout';
 import { ConflictDialog } from './shell/ConflictDialog';
+import { FilesDialog } from './shell/FilesDialog';
 import { HistoryDialog } from './shell/HistoryDialog';
 import { OffersDialog } from './shell/OffersDialog';
 import { addressOf, sceneOf } from './shell/address';
@@ -123,6 +124,7 @@ export function App() {
         <FindDialog />
         <ConflictDialog />
         <OffersDialog />
+        <FilesDialog />
         <HistoryDialog />
       </Region>
       <Notices />

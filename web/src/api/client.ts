@@ -66,8 +66,13 @@ export interface Face {
 
 export interface ExportStatus {
   id: string;
+  projectId: string;
+  sceneId: string;
+  sceneName: string;
   fileName: string;
-  format: 'mp4' | 'png' | 'svg';
+  format: string;
+  /** What was chosen for it and is not as usual, in words. */
+  choices: string;
   state: 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
   framesDone: number;
   framesTotal: number;
@@ -79,22 +84,44 @@ export interface ExportStatus {
   size: number | null;
 }
 
-/** A number that can be chosen for a file. */
-export interface ExportOption {
+/** A number that can be chosen for a file; what is initial depends on the scene where it is null. */
+export interface NumberOption {
+  kind: 'number';
   name: string;
   label: string;
   unit: string;
   min: number;
   max: number;
-  initial: number;
+  initial: number | null;
   whole: boolean;
   /** The time of the playhead, unless another is chosen. */
   playhead: boolean;
 }
 
+export interface ChoiceOption {
+  kind: 'choice';
+  name: string;
+  label: string;
+  choices: { value: string; label: string }[];
+  initial: string;
+}
+
+export interface ColourOption {
+  kind: 'colour';
+  name: string;
+  label: string;
+}
+
+export type ExportOption = NumberOption | ChoiceOption | ColourOption;
+
+/** What was chosen for a file, by the names of options. */
+export type ExportChoices = Record<string, number | string>;
+
 /** A kind of file, and what it makes of the scene asked for. */
 export interface ExportFormat {
   id: string;
+  /** What such files are made for. */
+  group: string;
   label: string;
   noun: string;
   use: string;
@@ -103,6 +130,31 @@ export interface ExportFormat {
   frames: number;
   unsupportedReason: string | null;
   note: string | null;
+}
+
+/** What a file would be: sizes in px, 0 where there are no images; null for what is not known. */
+export interface ExportPlan {
+  frames: number;
+  width: number;
+  height: number;
+  seconds: number;
+  unsupportedReason: string | null;
+  note: string | null;
+  bytes: number | null;
+  workSeconds: number | null;
+}
+
+/** Files that are made together, kept with a project. */
+export interface FileSet {
+  id: string;
+  name: string;
+  files: { format: string; options: ExportChoices }[];
+}
+
+/** How the files of a project are called, and after how many days finished ones go; 0 is never. */
+export interface HandOffSettings {
+  fileNames: string;
+  keepDays: number;
 }
 
 export interface KeptImage {
@@ -388,7 +440,20 @@ export const api = {
   exports: (scene: string) => ask<ExportStatus[]>('GET', `/api/scenes/${scene}/exports`),
   exportFormats: (scene: string) =>
     ask<ExportFormat[]>('GET', `/api/export-formats?scene=${encodeURIComponent(scene)}`),
-  createExport: (scene: string, format: string, options: Record<string, number>) =>
+  createExport: (scene: string, format: string, options: ExportChoices) =>
     ask<ExportStatus>('POST', `/api/scenes/${scene}/exports`, json({ format, options })),
+  exportPlan: (scene: string, format: string, options: ExportChoices) =>
+    ask<ExportPlan>('POST', `/api/scenes/${scene}/export-plan`, json({ format, options })),
+  exportAgain: (id: string) => ask<ExportStatus>('POST', `/api/exports/${id}/again`),
+  allExports: (project: string | null) =>
+    ask<ExportStatus[]>('GET', `/api/exports${project ? `?project=${project}` : ''}`),
+  fileSets: (project: string) => ask<FileSet[]>('GET', `/api/projects/${project}/file-sets`),
+  keepFileSet: (project: string, name: string, files: FileSet['files']) =>
+    ask<FileSet>('POST', `/api/projects/${project}/file-sets`, json({ name, files })),
+  forgetFileSet: (project: string, id: string) =>
+    ask<void>('DELETE', `/api/projects/${project}/file-sets/${id}`),
+  handOff: (project: string) => ask<HandOffSettings>('GET', `/api/projects/${project}/hand-off`),
+  changeHandOff: (project: string, change: Partial<HandOffSettings>) =>
+    ask<HandOffSettings>('PUT', `/api/projects/${project}/hand-off`, json(change)),
   removeExport: (id: string) => ask<void>('DELETE', `/api/exports/${id}`),
 };

@@ -13,7 +13,7 @@ const WordsSheet = later(() => import('./words/WordsSheet').then((m) => m.WordsS
 const PathSheet = later(() => import('./path/PathSheet').then((m) => m.PathSheet));
 const SeatSheet = later(() => import('./seat/SeatSheet').then((m) => m.SeatSheet));
 const DressSheet = later(() => import('./DressSheet').then((m) => m.DressSheet));
-const ExportSheet = later(() => import('./ExportSheet').then((m) => m.ExportSheet));
+const ExportSheet = later(() => import('./export/ExportSheet').then((m) => m.ExportSheet));
 
 /** The sheet of the open tab. */
 export function Sheet() {

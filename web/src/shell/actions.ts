@@ -22,6 +22,7 @@ import {
   type Overlays,
 } from '../state/editor';
 import { addGuide } from '../state/guides';
+import { showFiles } from '../state/handOff';
 import { showHistory } from '../state/history';
 import { groupOf, itemOf } from '../state/items';
 import { rename } from '../state/renaming';
@@ -192,6 +193,7 @@ export const ACTIONS: Action[] = [
     run: () => useEditor.setState({ tab }),
   })),
   { label: 'History of the scene', group: 'Go to', run: showHistory },
+  { label: 'Files of all scenes', group: 'Go to', run: showFiles },
   { label: 'Find something to do', group: 'Go to', keys: ['ctrl+k'], run: showFind },
   { label: 'Keys and gestures', group: 'Go to', keys: ['?'], run: showHelp },
   {

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.eclipsesource.json.JsonObject;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -80,7 +81,8 @@ class KeyboardTest extends PageTest {
     press("Add drop shadow");
     page.keyboard().press("6");
     press("Make the video");
-    assertThat(page.getByText("Download")).isVisible();
+    assertThat(page.getByText("Download"))
+        .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(120_000));
     to("Download");
 
     JsonObject l = w.lettering();

@@ -83,6 +83,7 @@ class WorkbenchTest extends PageTest {
     w.button("Export…").click();
     w.button("Make the video").click();
     w.button("Make the SVG").click();
+    w.unfold("Stills");
     w.button("Make the still").click();
     Path mp4 = download(folder, "mp4");
     assertThat(probe(mp4)).isEqualTo("h264,320,180,yuv420p,25/1,25");
@@ -95,7 +96,8 @@ class WorkbenchTest extends PageTest {
     assertThat(((Number) viewer.evaluate("() => document.getAnimations().length")).intValue())
         .isEqualTo(1);
     download(folder, "png");
-    Locator sequence = page.getByLabel("PNG sequence");
+    w.unfold("Frames ZIP");
+    Locator sequence = page.getByLabel("PNG sequence", new Page.GetByLabelOptions().setExact(true));
     sequence.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Choices")).click();
     sequence.getByLabel("Size").fill("50");
     sequence.getByLabel("First number").fill("101");

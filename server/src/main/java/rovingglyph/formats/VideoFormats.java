@@ -50,7 +50,7 @@ final class VideoFormats {
               Group.VIDEO,
               "MP4 video, AV1",
               "AV1 video",
-              "For the web: the smallest of all videos, for browsers and players of late years",
+              "For the web: the smallest of all, for newer browsers and players",
               "mp4",
               "video/mp4"),
           "libsvtav1",

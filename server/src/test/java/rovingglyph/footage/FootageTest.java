@@ -27,6 +27,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Preparation;
@@ -174,7 +175,14 @@ class FootageTest {
   }
 
   private String asked(String format) {
-    String what = "{\"format\":\"" + format + "\"}";
+    return asked(format, "");
+  }
+
+  /**
+   * @param more options, each after a comma
+   */
+  private String asked(String format, String more) {
+    String what = "{\"format\":\"" + format + "\"" + more + "}";
     return object(SERVER.send("POST", "/api/scenes/" + scene + "/exports", what))
         .getString("id", "");
   }
@@ -198,7 +206,11 @@ class FootageTest {
   }
 
   private JsonObject exported(String format) throws InterruptedException {
-    return until(asked(format), e -> e.getString("state", "").equals("done"));
+    return exported(format, "");
+  }
+
+  private JsonObject exported(String format, String more) throws InterruptedException {
+    return until(asked(format, more), e -> e.getString("state", "").equals("done"));
   }
 
   private static byte[] said(String... command) throws IOException {
@@ -283,6 +295,28 @@ class FootageTest {
     assertThat(Arrays.stream(loud, 155, loud.length).max().orElseThrow()).isLessThan(0.002);
     // The tone of the source has an amplitude of an eighth; 6 dB are twice that.
     assertThat(full).isCloseTo(0.125 * 1.995, within(0.03));
+  }
+
+  /** A range of frames is heard with its sound, in step to a frame, in every file that has one. */
+  @ParameterizedTest
+  @ValueSource(strings = {"wav", "mp4", "mp4-av1", "mp4-hevc", "mov-prores", "mov-png", "webm"})
+  void aRangeHasTheSoundOfItsFrames(String format) throws Exception {
+    MadeFootage.Kind kind = MadeFootage.KINDS.get(0);
+    JsonObject kept = MadeFootage.kept(SERVER, project, MadeFootage.make(folder, kind, 50, true));
+    save(document(kept, "25", 4, ",\"shownFrom\":1,\"shownTo\":2,\"in\":0"));
+    JsonObject done = exported(format, ",\"from\":15,\"to\":64");
+    assertThat(done.getString("state", "")).as("%s", done).isEqualTo("done");
+    Path file = folder.resolve("out");
+    String made = "/api/exports/" + done.getString("id", "") + "/file";
+    Files.write(file, SERVER.send("GET", made, null).body());
+    double[] loud = loudness(file);
+    assertThat(loud.length / 50.0).isCloseTo(2, within(0.08));
+    for (int i = 0; i < Math.min(loud.length, 98); i++) {
+      double t = 0.6 + (i + 0.5) / 50;
+      if (Math.min(Math.abs(t - 1), Math.abs(t - 2)) > 0.04) {
+        assertThat(loud[i]).as("at %s s", t).matches(l -> t > 1 && t < 2 ? l > 0.02 : l < 0.004);
+      }
+    }
   }
 
   @Test

@@ -108,8 +108,7 @@ final class Reading {
       int now = 0;
       for (int k = 0; before != null && places != null && k < each.length; k++) {
         boolean reads =
-            counts(letters.get(k))
-                && legibility.readable(before.get(k), places.get(k), step);
+            counts(letters.get(k)) && legibility.readable(before.get(k), places.get(k), step);
         each[k] += reads ? step : 0;
         now += reads ? 1 : 0;
       }

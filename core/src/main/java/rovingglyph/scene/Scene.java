@@ -371,6 +371,7 @@ public record Scene(
     return with(colour, blur);
   }
 
+  /** With another motion blur. */
   public Scene withBlur(Blur newBlur) {
     return with(background, newBlur);
   }

@@ -52,8 +52,7 @@ final class StillFilter {
         ? add(
             "feComposite",
             in(inside) + " in2=\"" + last + "\" operator=\"arithmetic\" k2=\"1\" k3=\"1\"")
-        : add(
-            "feBlend", in(inside) + " in2=\"" + last + "\" mode=\"" + Spelling.of(blend) + "\"");
+        : add("feBlend", in(inside) + " in2=\"" + last + "\" mode=\"" + Spelling.of(blend) + "\"");
   }
 
   private String blurred(String of, double deviation) {

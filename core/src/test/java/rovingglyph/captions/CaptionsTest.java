@@ -46,7 +46,8 @@ class CaptionsTest {
 
   @Test
   void lettersThatAreRevealedAreReadFromTheFirstOnOnlyIfTheyAreNeverThereTogether() {
-    String all = ",\"reveal\":{\"soft\":10},\"revealTo\":{\"keyframes\":[{\"time\":0,\"value\":0},{\"time\":2,\"value\":100}]}";
+    String all =
+        ",\"reveal\":{\"soft\":10},\"revealTo\":{\"keyframes\":[{\"time\":0,\"value\":0},{\"time\":2,\"value\":100}]}";
     assertThat(captions(words("pennants", all)).get(0).from()).isBetween(1.0, 2.0);
     String band =
         """
@@ -66,7 +67,8 @@ class CaptionsTest {
 
   @Test
   void theyStandInTheOrderOfTheirBeginnings() {
-    String late = ",\"opacity\":{\"keyframes\":[{\"time\":2,\"value\":0,\"easing\":\"hold\"},{\"time\":3,\"value\":100}]}";
+    String late =
+        ",\"opacity\":{\"keyframes\":[{\"time\":2,\"value\":0,\"easing\":\"hold\"},{\"time\":3,\"value\":100}]}";
     List<Caption> all = captions(words("later", late) + "," + words("first", ""));
     assertThat(all).extracting(Caption::text).containsExactly("first", "later");
     assertThat(all.get(1).from()).isCloseTo(3, within(0.05));

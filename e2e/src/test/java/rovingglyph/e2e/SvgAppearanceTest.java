@@ -76,8 +76,7 @@ class SvgAppearanceTest {
     double t = new Random(seed).nextInt(99) / 25.0;
     try (Page page = Browser.context(scene.scene().width(), scene.scene().height()).newPage();
         EmbeddedImages images = new EmbeddedImages(scene, KeptPictures.bitmaps())) {
-      page.setContent(
-          "<body style='margin:0'>" + StillSvg.write(scene, t, images) + "</body>");
+      page.setContent("<body style='margin:0'>" + StillSvg.write(scene, t, images) + "</body>");
       page.evaluate(
           "() => Promise.all([...document.querySelectorAll('image')].map(i => i.decode()))");
       BufferedImage rendered = Images.of(scene, KeptPictures.bitmaps(), 1, t);

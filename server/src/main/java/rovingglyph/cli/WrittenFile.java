@@ -75,7 +75,10 @@ record WrittenFile(Path target, ExportFormat format, ExportOptions options, bool
     if (format == null) {
       String all = ends().stream().map(e -> "." + e).collect(Collectors.joining(", "));
       throw new Refused(
-          "The file to write must end in one of " + all + ", or in / for single frames, not " + target);
+          "The file to write must end in one of "
+              + all
+              + ", or in / for single frames, not "
+              + target);
     }
     if (inFolder && !(format instanceof PngSequenceFormat)) {
       throw new Refused("Only a png-sequence goes into a folder; name a file for " + format.id());
@@ -126,7 +129,9 @@ record WrittenFile(Path target, ExportFormat format, ExportOptions options, bool
   /** A number where one is wanted; a text that is none is told by the option. */
   private static JsonValue value(ExportOption option, String text) {
     try {
-      return !(option instanceof NumberOption) ? Json.value(text) : Json.value(Double.parseDouble(text));
+      return !(option instanceof NumberOption)
+          ? Json.value(text)
+          : Json.value(Double.parseDouble(text));
     } catch (IllegalArgumentException e) {
       return Json.value(text);
     }

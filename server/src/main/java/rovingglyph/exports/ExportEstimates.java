@@ -69,10 +69,8 @@ final class ExportEstimates {
     int changes = Math.max(1, format.frames(scene.scene(), run) - 1);
     Estimate first = made(run);
     Estimate second = made(part(frames * 3 / 5, RUN));
-    double change =
-        Math.max(0, (first.bytes() + second.bytes()) / 2.0 - alone.bytes()) / changes;
-    double step =
-        Math.max(0, (first.seconds() + second.seconds()) / 2 - alone.seconds()) / changes;
+    double change = Math.max(0, (first.bytes() + second.bytes()) / 2.0 - alone.bytes()) / changes;
+    double step = Math.max(0, (first.seconds() + second.seconds()) / 2 - alone.seconds()) / changes;
     long keys = (frames - 1) / KEY;
     double bytes = alone.bytes() + change * (frames - 1) + keys * (alone.bytes() - change);
     return new Estimate((long) bytes, alone.seconds() + step * (frames - 1));

@@ -31,7 +31,8 @@ record NamePattern(String text) {
   record Facts(
       String project, String scene, String format, String size, Instant asked, int number) {
     private Map<String, String> words() {
-      DateTimeFormatter zone = DateTimeFormatter.ofPattern("HHmmss").withZone(ZoneId.systemDefault());
+      DateTimeFormatter zone =
+          DateTimeFormatter.ofPattern("HHmmss").withZone(ZoneId.systemDefault());
       return Map.of(
           "project",
           project,
@@ -63,7 +64,9 @@ record NamePattern(String text) {
     while (m.find()) {
       if (!WORDS.contains(m.group(1))) {
         throw RefusedException.bad(
-            "fileNames: {" + m.group(1) + "} is not known; there are {"
+            "fileNames: {"
+                + m.group(1)
+                + "} is not known; there are {"
                 + String.join("}, {", WORDS)
                 + "}");
       }
@@ -78,7 +81,8 @@ record NamePattern(String text) {
         WORD.matcher(text)
             .replaceAll(m -> Matcher.quoteReplacement(words.getOrDefault(m.group(1), "")));
     String plain = FileNames.plain(filled);
-    int end = plain.offsetByCodePoints(0, Math.min(LONGEST, plain.codePointCount(0, plain.length())));
+    int end =
+        plain.offsetByCodePoints(0, Math.min(LONGEST, plain.codePointCount(0, plain.length())));
     return plain.substring(0, end);
   }
 }

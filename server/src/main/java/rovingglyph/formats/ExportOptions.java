@@ -51,7 +51,9 @@ public record ExportOptions(JsonObject values) {
   /** 0xRRGGBB; null where none was chosen. */
   Integer colour(ColourOption option) {
     JsonValue v = values.get(option.name());
-    return v == null || v.isNull() ? null : (Integer) Integer.parseInt(v.asString().substring(1), 16);
+    return v == null || v.isNull()
+        ? null
+        : (Integer) Integer.parseInt(v.asString().substring(1), 16);
   }
 
   /** The same with another number. */

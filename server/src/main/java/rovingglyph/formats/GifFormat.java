@@ -32,8 +32,7 @@ final class GifFormat implements ExportFormat {
           "gif",
           "image/gif");
 
-  private static final NumberOption COLOURS =
-      NumberOption.whole("colours", "Colours", 2, 256, 256);
+  private static final NumberOption COLOURS = NumberOption.whole("colours", "Colours", 2, 256, 256);
 
   private static final ChoiceOption DITHER =
       ChoiceOption.of(

@@ -60,8 +60,7 @@ final class PdfFormat implements ExportFormat {
       LimitedProcess.Result done =
           RSVG.run(
               folder,
-              List.of(
-                  "rsvg-convert", "--unlimited", "-f", "pdf", "-o", target, "still.svg"));
+              List.of("rsvg-convert", "--unlimited", "-f", "pdf", "-o", target, "still.svg"));
       if (done.exit() != 0) {
         throw new IOException("The PDF could not be made: " + done.failed().strip());
       }

@@ -100,11 +100,7 @@ public final class PngSequenceFormat implements ExportFormat {
 
   /** Gives out every frame as a PNG file with its name. */
   private static void frames(
-      PreparedScene scene,
-      Bitmaps bitmaps,
-      ExportOptions options,
-      Progress progress,
-      Frames frames)
+      PreparedScene scene, Bitmaps bitmaps, ExportOptions options, Progress progress, Frames frames)
       throws IOException {
     FrameRange range = FrameOptions.range(scene.scene(), options);
     int first = (int) options.number(FIRST);
@@ -127,11 +123,7 @@ public final class PngSequenceFormat implements ExportFormat {
       throws IOException {
     Files.createDirectories(folder);
     frames(
-        scene,
-        bitmaps,
-        options,
-        progress,
-        (name, png) -> Files.write(folder.resolve(name), png));
+        scene, bitmaps, options, progress, (name, png) -> Files.write(folder.resolve(name), png));
   }
 
   private static ZipEntry entry(String name, byte[] bytes) {

@@ -28,15 +28,13 @@ public final class ContactSheet {
     int columns = Math.min(frames, SIDE);
     int rows = (frames + columns - 1) / columns;
     try (Raster sheet = new Raster(columns * width, rows * height, Raster.Pixels.ALPHA);
-        FramePainter painter =
-            new FramePainter(take.prepared(), take.bitmaps(), take.scale());
+        FramePainter painter = new FramePainter(take.prepared(), take.bitmaps(), take.scale());
         Raster frame = painter.raster(Raster.Pixels.ALPHA)) {
       sheet.canvas().clear(0);
       for (int i = 0; i < frames; i++) {
         step.run();
         painter.paint(frame, take.range().time(i * take.range().count() / frames));
-        Rect place =
-            Rect.makeXYWH(i % columns * width, i / columns * height, width, height);
+        Rect place = Rect.makeXYWH(i % columns * width, i / columns * height, width, height);
         paint(frame, sheet.canvas(), place);
       }
       return sheet.png();

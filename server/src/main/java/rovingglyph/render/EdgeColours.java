@@ -88,7 +88,8 @@ final class EdgeColours {
         int at = y * width + x;
         if (pixels.get(at) >>> 48 == 0) {
           int c = near[y / 2 * first.width + x / 2];
-          pixels.put(at, (c >> 16 & 255) * 257L | (c >> 8 & 255) * 257L << 16 | (c & 255) * 257L << 32);
+          pixels.put(
+              at, (c >> 16 & 255) * 257L | (c >> 8 & 255) * 257L << 16 | (c & 255) * 257L << 32);
         }
       }
     }
@@ -119,7 +120,8 @@ final class EdgeColours {
       for (int x = 0; x < level.width; x++) {
         int at = level.at(x, y);
         long n = level.sums[at + 3];
-        out[y * level.width + x] = n > 0 ? mean(level.sums, at, n) : coarse[y / 2 * half.width + x / 2];
+        out[y * level.width + x] =
+            n > 0 ? mean(level.sums, at, n) : coarse[y / 2 * half.width + x / 2];
       }
     }
     return out;

@@ -135,7 +135,9 @@ public record Encoding(
    */
   public static Encoding gif(String sample, int colours, String dither, int plays) {
     String palette =
-        "[1:v]palettegen=max_colors=" + colours + ":reserve_transparent=1[p];[0:v][p]paletteuse="
+        "[1:v]palettegen=max_colors="
+            + colours
+            + ":reserve_transparent=1[p];[0:v][p]paletteuse="
             + dither
             + ":alpha_threshold=128:diff_mode=rectangle";
     // ffmpeg counts what comes after the first time, and has -1 for none.

@@ -29,8 +29,7 @@ final class Ffmpeg {
    * @throws Progress.Cancelled if nobody wants it any more
    * @throws IOException with what happened and what to do
    */
-  static void run(List<String> command, Feed feed, Path out, Progress progress)
-      throws IOException {
+  static void run(List<String> command, Feed feed, Path out, Progress progress) throws IOException {
     Path log = Files.createTempFile("roving-ffmpeg", ".log");
     Process ffmpeg = null;
     boolean done = false;

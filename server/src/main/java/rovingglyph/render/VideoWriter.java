@@ -89,8 +89,7 @@ public final class VideoWriter {
     }
   }
 
-  private static void paint(
-      Take take, BlockingQueue<Raster> free, BlockingQueue<Object> painted) {
+  private static void paint(Take take, BlockingQueue<Raster> free, BlockingQueue<Object> painted) {
     try (FramePainter painter = new FramePainter(take.prepared(), take.bitmaps(), take.scale())) {
       for (int f = 0; f < take.range().count(); f++) {
         Raster raster = free.take();

@@ -88,7 +88,8 @@ class HandOffTest {
     assertThat(status("PUT", settings, "{\"fileNames\":\"clip\"}")).isEqualTo(200);
     assertThat(export("vtt", "{}").getString("fileName", "")).isEqualTo("clip.vtt");
     assertThat(export("vtt", "{}").getString("fileName", "")).isEqualTo("clip-2.vtt");
-    String copy = json("POST", "/api/projects/" + project + "/duplicate", "").asObject().getString("id", "");
+    String copy =
+        json("POST", "/api/projects/" + project + "/duplicate", "").asObject().getString("id", "");
     assertThat(json("GET", "/api/projects/" + copy + "/hand-off", null).asObject())
         .isEqualTo(json("GET", settings, null).asObject());
   }
@@ -196,8 +197,17 @@ class HandOffTest {
 
   @ParameterizedTest
   @CsvSource({
-    "mp4, 1", "mp4-av1, 1", "mov-prores, 1", "webm, 1", "gif, 1", "apng, 1", "webp, 1",
-    "png-sequence, 1", "png, 1", "pdf, 1", "mp4, 3"
+    "mp4, 1",
+    "mp4-av1, 1",
+    "mov-prores, 1",
+    "webm, 1",
+    "gif, 1",
+    "apng, 1",
+    "webp, 1",
+    "png-sequence, 1",
+    "png, 1",
+    "pdf, 1",
+    "mp4, 3"
   })
   void whatAFileWillBeIsToldBefore(String format, int every) throws Exception {
     String options = every == 1 ? "{\"size\":25}" : "{\"size\":25,\"every\":3}";
@@ -215,7 +225,9 @@ class HandOffTest {
     JsonObject plan = plan("mp4", "{\"from\":9000}");
     assertThat(plan.getString("unsupportedReason", "")).contains("frames 0 to");
     assertThat(plan.get("bytes").isNull()).isTrue();
-    assertThat(status("POST", "/api/scenes/" + scene + "/exports", "{\"format\":\"mp4\",\"from\":9000}"))
+    assertThat(
+            status(
+                "POST", "/api/scenes/" + scene + "/exports", "{\"format\":\"mp4\",\"from\":9000}"))
         .isEqualTo(400);
     assertThat(status("POST", "/api/scenes/" + scene + "/export-plan", "{\"format\":\"tiff\"}"))
         .isEqualTo(400);

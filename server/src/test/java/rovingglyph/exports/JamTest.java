@@ -146,10 +146,7 @@ class JamTest {
       var scene = Preparation.prepare(SceneCodec.read(json), shaper);
       try {
         VideoWriter.write(
-            Take.whole(scene, Bitmaps.NONE),
-            Encoding.h264(16),
-            Path.of(args[1]),
-            new Progress());
+            Take.whole(scene, Bitmaps.NONE), Encoding.h264(16), Path.of(args[1]), new Progress());
         System.exit(3);
       } catch (OutOfMemoryError e) {
         System.exit(7);

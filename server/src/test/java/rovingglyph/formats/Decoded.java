@@ -42,8 +42,7 @@ final class Decoded {
   }
 
   private static byte[] said(List<String> command) throws IOException {
-    Process p =
-        new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+    Process p = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
     return p.getInputStream().readAllBytes();
   }
 }

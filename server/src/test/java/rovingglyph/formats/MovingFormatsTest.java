@@ -40,8 +40,7 @@ class MovingFormatsTest {
 
   /** All formats of painted frames that one decoder or another here can take apart. */
   private static final List<String> MOVING =
-      List.of(
-          "mp4", "mp4-av1", "mp4-hevc", "mov-prores", "mov-png", "webm", "webp", "apng", "gif");
+      List.of("mp4", "mp4-av1", "mp4-hevc", "mov-prores", "mov-png", "webm", "webp", "apng", "gif");
 
   private static final List<String> WITH_ALPHA =
       List.of("mov-prores", "mov-png", "webm", "webp", "apng");
@@ -134,6 +133,7 @@ class MovingFormatsTest {
     for (String f : MOVING) {
       out.add(Arguments.of(f, "\"#24607A\"", 0, 23, 1));
       out.add(Arguments.of(f, "\"#24607A\"", 5, 16, 3));
+      out.add(Arguments.of(f, "\"#24607A\"", 7, 7, 1));
     }
     for (String f : WITH_ALPHA) {
       out.add(Arguments.of(f, "null", 3, 14, 1));
@@ -311,8 +311,7 @@ class MovingFormatsTest {
   void sixteenBitsAreMoreThanEight() throws IOException {
     ExportFormat png = ExportFormats.of("png");
     PreparedScene scene = scene("null", "{}", png);
-    BufferedImage deep =
-        ImageIO.read(written(png, scene, "{\"depth\":\"16\"}").toFile());
+    BufferedImage deep = ImageIO.read(written(png, scene, "{\"depth\":\"16\"}").toFile());
     assertThat(deep.getColorModel().getComponentSize(0)).isEqualTo(16);
     long between =
         IntStream.range(0, 96)
@@ -323,7 +322,8 @@ class MovingFormatsTest {
     BufferedImage plain = Images.of(scene, 0);
     for (int x = 0; x < 96; x++) {
       int alpha = deep.getRaster().getSample(x, 32, 3) / 257;
-      assertThat(alpha).isBetween((plain.getRGB(x, 32) >>> 24) - 2, (plain.getRGB(x, 32) >>> 24) + 2);
+      assertThat(alpha)
+          .isBetween((plain.getRGB(x, 32) >>> 24) - 2, (plain.getRGB(x, 32) >>> 24) + 2);
     }
   }
 

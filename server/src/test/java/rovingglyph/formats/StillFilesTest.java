@@ -88,6 +88,8 @@ class StillFilesTest {
   @ValueSource(strings = {"8", "16"})
   void aPngIsSound(String depth) throws IOException {
     Path png = written("png", "{\"depth\":\"" + depth + "\"}", demo("wind-rose-badge"));
-    assertThat(said("pngcheck", png.toString())).startsWith("OK").contains(4 * Integer.parseInt(depth) + "-bit RGB+alpha");
+    assertThat(said("pngcheck", png.toString()))
+        .startsWith("OK")
+        .contains(4 * Integer.parseInt(depth) + "-bit RGB+alpha");
   }
 }

@@ -106,17 +106,14 @@ class RenderTest {
   @Test
   void aCancelledVideoLeavesNoFile() {
     Path out = folder.resolve("v.mp4");
-    assertThatThrownBy(
-            () -> video(out, n -> n < 10))
-        .isInstanceOf(Progress.Cancelled.class);
+    assertThatThrownBy(() -> video(out, n -> n < 10)).isInstanceOf(Progress.Cancelled.class);
     assertThat(out).doesNotExist();
   }
 
   @Test
   void whatFfmpegSaysIsToldWhenItFails() {
     Path nowhere = folder.resolve("missing/v.mp4");
-    assertThatThrownBy(
-            () -> video(nowhere, n -> true))
+    assertThatThrownBy(() -> video(nowhere, n -> true))
         .isInstanceOf(IOException.class)
         .hasMessageContaining("No such file");
   }

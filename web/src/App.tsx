@@ -8,6 +8,7 @@ import { showPane } from './shell/layout';
 import { ConflictDialog } from './shell/ConflictDialog';
 import { FilesDialog } from './shell/FilesDialog';
 import { HistoryDialog } from './shell/HistoryDialog';
+import { TryOutDialog } from './shell/TryOutDialog';
 import { OffersDialog } from './shell/OffersDialog';
 import { addressOf, sceneOf } from './shell/address';
 import { FindDialog } from './shell/FindDialog';
@@ -126,6 +127,7 @@ export function App() {
         <OffersDialog />
         <FilesDialog />
         <HistoryDialog />
+        <TryOutDialog />
       </Region>
       <Notices />
       {projects.isError && !projects.data && (

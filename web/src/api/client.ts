@@ -319,6 +319,13 @@ async function readFrames(body: ReadableStream<Uint8Array>, onFrame: (frame: Pin
 const savePath = (id: string, done: string) =>
   `/api/scenes/${id}${done && `?done=${encodeURIComponent(done.slice(0, 400))}`}`;
 
+/** Where the web snippet of a scene is, or a page to try it on. */
+export const snippetPath = (
+  scene: string,
+  what: 'snippet' | 'try-out',
+  options: ExportChoices,
+): string => `/api/scenes/${scene}/${what}?options=${encodeURIComponent(JSON.stringify(options))}`;
+
 const BYTES = { 'Content-Type': 'application/octet-stream' };
 
 export const api = {
@@ -444,6 +451,9 @@ export const api = {
     ask<ExportStatus>('POST', `/api/scenes/${scene}/exports`, json({ format, options })),
   exportPlan: (scene: string, format: string, options: ExportChoices) =>
     ask<ExportPlan>('POST', `/api/scenes/${scene}/export-plan`, json({ format, options })),
+  /** The web snippet of a scene as it is kept, to be copied. */
+  snippet: (scene: string, options: ExportChoices) =>
+    ask<{ code: string }>('GET', snippetPath(scene, 'snippet', options)),
   exportAgain: (id: string) => ask<ExportStatus>('POST', `/api/exports/${id}/again`),
   allExports: (project: string | null) =>
     ask<ExportStatus[]>('GET', `/api/exports${project ? `?project=${project}` : ''}`),

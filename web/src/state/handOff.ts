@@ -16,6 +16,9 @@ export const useFiles = create<{ open: boolean }>(() => ({ open: false }));
 
 export const showFiles = () => useFiles.setState({ open: true });
 
+/** What the web snippet is tried out with; null while it is not. */
+export const useTryOut = create<{ choices: ExportChoices | null }>(() => ({ choices: null }));
+
 /** Chooses a value; undefined for what is usual. */
 export function choose(format: string, option: string, value: number | string | undefined): void {
   useHandOff.setState((s) => {

@@ -30,8 +30,10 @@ export function Fold({ title, aside, open = false, plain = false, children }: Pr
             <ChevronRight
               className={`-ml-1 size-3.5 shrink-0 text-soft ${shown ? 'rotate-90' : ''}`}
             />
-            {title}
-            <span className="ml-auto text-[12px] font-normal text-soft">{aside}</span>
+            <span className="shrink-0">{title}</span>
+            <span className="ml-auto min-w-0 truncate pl-2 text-[12px] font-normal text-soft">
+              {aside}
+            </span>
           </DisclosureButton>
           <DisclosurePanel className="pt-2">{children}</DisclosurePanel>
         </>

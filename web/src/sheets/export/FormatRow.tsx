@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, type ExportFormat } from '../../api/client';
-import { choose, lacking, tick, useHandOff, usual } from '../../state/handOff';
+import { choose, lacking, tick, useHandOff, useTryOut, usual } from '../../state/handOff';
 import { useEditor } from '../../state/editor';
 import { playedFrames } from '../../state/range';
 import { useRestingTime } from '../../state/restingTime';
@@ -138,6 +138,15 @@ function Options({ format, options }: { format: ExportFormat; options: ExportFor
           }}
         >
           The played range
+        </button>
+      )}
+      {format.id === 'html' && (
+        <button
+          type="button"
+          className="btn mb-2 ml-25"
+          onClick={() => useTryOut.setState({ choices: own ?? {} })}
+        >
+          Try it, copy it…
         </button>
       )}
       <Expected format={format} />

@@ -20,7 +20,7 @@ import rovingglyph.geometry.Point;
 import rovingglyph.seat.Placement;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
-import rovingglyph.webexport.AnimatedSvg;
+import rovingglyph.webexport.WebSvg;
 
 /** Figures that are no times: sizes of files, steps of letters, errors of approximations. */
 final class Figures {
@@ -35,7 +35,7 @@ final class Figures {
     }
     for (Path p : documents) {
       PreparedScene scene = prepare(p, shaper);
-      byte[] svg = AnimatedSvg.write(scene).getBytes(StandardCharsets.UTF_8);
+      byte[] svg = svg(scene);
       System.out.printf("  %-28s %9d %8d%n", p.getFileName(), svg.length, packed(svg));
     }
     steps(prepare(Path.of("demo/pennant-line.json"), shaper));
@@ -44,6 +44,12 @@ final class Figures {
 
   private static PreparedScene prepare(Path p, Shaper shaper) throws IOException {
     return Preparation.prepare(SceneCodec.read(Files.readString(p)), shaper);
+  }
+
+  /** As it is handed off, without its pictures. */
+  private static byte[] svg(PreparedScene scene) {
+    return WebSvg.write(scene, (image, width) -> null, "xMidYMid meet")
+        .getBytes(StandardCharsets.UTF_8);
   }
 
   private static int packed(byte[] bytes) throws IOException {

@@ -82,7 +82,7 @@ public final class AnimatedSvg {
     this.motion = new CssMotion(clock);
     this.values = new MovingValues(clock, motion, style);
     // Two exports set into one page must not share names.
-    this.prefix = "g" + Integer.toHexString(SceneCodec.write(scene).hashCode() & 0xFFFFFF);
+    this.prefix = prefix(scene);
     this.motions = new SharedMotions(style, prefix);
     this.places = new PlacesSvg(prepared, clock, values, motions);
     this.showing = new ShownSvg(clock, style);
@@ -108,6 +108,11 @@ public final class AnimatedSvg {
     this.showing = new ShownSvg(clock, style);
   }
 
+  /** What all names of a file begin with. */
+  static String prefix(Scene scene) {
+    return "g" + Integer.toHexString(SceneCodec.write(scene).hashCode() & 0xFFFFFF);
+  }
+
   /** The whole document of a scene; its pictures are left out. */
   public static String write(PreparedScene prepared) {
     return write(prepared, (image, width) -> null);
@@ -115,7 +120,37 @@ public final class AnimatedSvg {
 
   /** The whole document. */
   public static String write(PreparedScene prepared, Bitmaps bitmaps) {
-    return new AnimatedSvg(prepared, bitmaps).document();
+    Written w = written(prepared, bitmaps);
+    Scene scene = prepared.scene();
+    return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 "
+        + scene.width()
+        + " "
+        + scene.height()
+        + "\">\n<title>"
+        + escaped(scene.name())
+        + "</title>\n<style><![CDATA[\n"
+        + w.style()
+        + "]]></style>\n"
+        + w.body()
+        + "</svg>\n";
+  }
+
+  /**
+   * What a document is made of.
+   *
+   * @param prefix of all names
+   * @param body its elements, the background first
+   */
+  record Written(String prefix, String style, String body, BitmapsSvg bitmaps) {
+    boolean moves() {
+      return style.contains("@keyframes") || body.contains("<animate");
+    }
+  }
+
+  static Written written(PreparedScene prepared, Bitmaps bitmaps) {
+    AnimatedSvg out = new AnimatedSvg(prepared, bitmaps);
+    out.build();
+    return new Written(out.prefix, out.style.toString(), out.body.toString(), out.bitmaps);
   }
 
   /** Where the bitmaps of pictures come from. */
@@ -129,7 +164,7 @@ public final class AnimatedSvg {
     String address(String image, double width);
   }
 
-  private String document() {
+  private void build() {
     if (scene.background() != null) {
       body.append("<rect width=\"100%\" height=\"100%\" fill=\"")
           .append(colour(scene.background()))
@@ -140,17 +175,6 @@ public final class AnimatedSvg {
     }
     body.append(bitmaps.define(scene, prefix));
     items(scene.stack());
-    return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 "
-        + scene.width()
-        + " "
-        + scene.height()
-        + "\">\n<title>"
-        + escaped(scene.name())
-        + "</title>\n<style><![CDATA[\n"
-        + style
-        + "]]></style>\n"
-        + body
-        + "</svg>\n";
   }
 
   private static boolean hasOutlines(Scene scene) {

@@ -20,6 +20,7 @@ final class BitmapsSvg {
 
   private final AnimatedSvg.Bitmaps source;
   private final Map<String, String> ids = new LinkedHashMap<>();
+  private final Map<String, Picture> shown = new LinkedHashMap<>();
 
   BitmapsSvg(AnimatedSvg.Bitmaps source) {
     this.source = source;
@@ -28,6 +29,16 @@ final class BitmapsSvg {
   /** The element of a kept picture; null for one that is left out. */
   String id(String image) {
     return ids.get(image);
+  }
+
+  /** The element of a kept picture with its size; null for one that is left out. */
+  StillSvg.Bitmap element(String image) {
+    String id = ids.get(image);
+    if (id == null) {
+      return null;
+    }
+    Picture p = shown.get(image);
+    return new StillSvg.Bitmap("#" + id, p.pixelWidth(), p.pixelHeight());
   }
 
   /** The elements of all that a scene shows, in scenes within it too. */
@@ -62,6 +73,7 @@ final class BitmapsSvg {
     }
     String id = prefix + "-b" + ids.size();
     ids.put(image, id);
+    shown.put(image, need.picture());
     out.append("<defs><image id=\"" + id + "\" preserveAspectRatio=\"none\" width=\"");
     out.append(need.picture().pixelWidth() + "\" height=\"" + need.picture().pixelHeight());
     out.append("\" href=\"" + address + "\"/></defs>\n");

@@ -33,17 +33,35 @@ public final class StillSvg implements FrameSink {
   /** A bitmap in perspective is so many flat pieces along each side. */
   private static final int PIECES = 24;
 
+  /**
+   * A bitmap to be shown.
+   *
+   * @param address a {@code data:} address, or {@code #} and the id of an element that shows it
+   * @param width of that element, px; 1 for an address
+   * @param height of that element, px; 1 for an address
+   */
+  public record Bitmap(String address, double width, double height) {
+    /** One that is at an address. */
+    public static Bitmap at(String address) {
+      return new Bitmap(address, 1, 1);
+    }
+
+    boolean isElement() {
+      return address.startsWith("#");
+    }
+  }
+
   /** Where the bitmaps of a frame come from. */
   public interface Bitmaps {
     /**
-     * A bitmap as a {@code data:} address; null for one that is to be left out.
+     * A bitmap; null for one that is to be left out.
      *
      * @param index of the scene's images
      * @param moment of footage; less than 0 for a picture
      * @param across so many pixels are enough
      * @param down so many pixels are enough
      */
-    String address(int index, double moment, double across, double down);
+    Bitmap bitmap(int index, double moment, double across, double down);
   }
 
   /** What is written at present: a layer or what measures it. */
@@ -70,11 +88,13 @@ public final class StillSvg implements FrameSink {
   private final List<Level> levels = new ArrayList<>();
   private final StringBuilder definitions = new StringBuilder();
   private final StringBuilder area = new StringBuilder();
+  private final String prefix;
   private int names;
 
-  private StillSvg(PreparedScene scene, Bitmaps bitmaps) {
+  private StillSvg(PreparedScene scene, Bitmaps bitmaps, String prefix) {
     this.scene = scene;
     this.bitmaps = bitmaps;
+    this.prefix = prefix;
     scene.outlines().forEach(o -> outlines.add(OutlineSteps.of(o)));
     levels.add(new Level(null, false, false));
   }
@@ -85,19 +105,8 @@ public final class StillSvg implements FrameSink {
    * @param time in seconds
    */
   public static String write(PreparedScene scene, double time, Bitmaps bitmaps) {
-    StillSvg out = new StillSvg(scene, bitmaps);
-    FrameReader.read(scene.at(time).numbers(), out);
-    return out.document();
-  }
-
-  private String document() {
     int w = scene.scene().width();
     int h = scene.scene().height();
-    Integer ground = scene.scene().background();
-    String rect =
-        ground == null
-            ? ""
-            : "<rect width=\"" + w + "\" height=\"" + h + "\" fill=\"" + colour(ground) + "\"/>\n";
     return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\""
         + w
         + "\" height=\""
@@ -108,12 +117,25 @@ public final class StillSvg implements FrameSink {
         + h
         + "\">\n<title>"
         + AnimatedSvg.escaped(scene.scene().name())
-        + "</title>\n<defs>\n"
-        + definitions
-        + "</defs>\n"
-        + rect
-        + levels.get(0).out
+        + "</title>\n"
+        + elements(scene, time, bitmaps, AnimatedSvg.prefix(scene.scene()) + "s")
         + "</svg>\n";
+  }
+
+  /**
+   * All of a frame, to be put into a document in the pixels of the scene.
+   *
+   * @param prefix begins all names
+   */
+  static String elements(PreparedScene scene, double time, Bitmaps bitmaps, String prefix) {
+    StillSvg out = new StillSvg(scene, bitmaps, prefix);
+    FrameReader.read(scene.at(time).numbers(), out);
+    Integer ground = scene.scene().background();
+    String rect =
+        ground == null
+            ? ""
+            : "<rect width=\"100%\" height=\"100%\" fill=\"" + colour(ground) + "\"/>\n";
+    return "<defs>\n" + out.definitions + "</defs>\n" + rect + out.levels.get(0).out;
   }
 
   private StringBuilder out() {
@@ -121,7 +143,7 @@ public final class StillSvg implements FrameSink {
   }
 
   private String name() {
-    return "n" + names++;
+    return prefix + names++;
   }
 
   private static String colour(int rgb) {
@@ -246,26 +268,37 @@ public final class StillSvg implements FrameSink {
     Affine middle = m.isFlat() ? m.flat() : m.near(new Point(0.5, 0.5));
     double across = Math.hypot(middle.a(), middle.b());
     double down = Math.hypot(middle.c(), middle.d());
-    String address = bitmaps.address(paint.image(), paint.moment(), across, down);
-    if (address == null) {
+    Bitmap bitmap = bitmaps.bitmap(paint.image(), paint.moment(), across, down);
+    if (bitmap == null) {
       return;
     }
-    String image = name();
-    definitions.append("<image id=\"" + image + "\" width=\"1\" height=\"1\"");
-    definitions.append(" preserveAspectRatio=\"none\" href=\"" + address + "\"/>\n");
+    String image = element(bitmap);
+    Affine unit = new Affine(1 / bitmap.width(), 0, 0, 1 / bitmap.height(), 0, 0);
     String clip = clipPath(path);
     out().append("<g clip-path=\"url(#" + clip + ")\"");
     out().append(" opacity=\"" + Decimal.text(paint.alpha(), MAP_PLACES) + "\">\n");
     if (m.isFlat()) {
-      out().append("<use href=\"#" + image + "\" transform=\"" + matrix(m.flat()) + "\"/>\n");
+      String map = matrix(m.flat().times(unit));
+      out().append("<use href=\"" + image + "\" transform=\"" + map + "\"/>\n");
     } else {
-      pieces(image, m);
+      pieces(image, m, unit);
     }
     out().append("</g>\n");
   }
 
+  /** A reference to the element of a bitmap. */
+  private String element(Bitmap bitmap) {
+    if (bitmap.isElement()) {
+      return bitmap.address();
+    }
+    String name = name();
+    definitions.append("<image id=\"" + name + "\" width=\"1\" height=\"1\"");
+    definitions.append(" preserveAspectRatio=\"none\" href=\"" + bitmap.address() + "\"/>\n");
+    return "#" + name;
+  }
+
   /** A bitmap in perspective, which SVG has no words for: flat pieces that overlap a little. */
-  private void pieces(String image, Projection m) {
+  private void pieces(String image, Projection m, Affine unit) {
     double side = 1.0 / PIECES;
     double more = side / 20;
     for (int i = 0; i < PIECES * PIECES; i++) {
@@ -285,8 +318,8 @@ public final class StillSvg implements FrameSink {
                   + "h-"
                   + Decimal.text(side + more, 4)
                   + "Z\"");
-      out().append("<g transform=\"" + matrix(flat) + "\"><use href=\"#" + image + "\"");
-      out().append(" clip-path=\"url(#" + clip + ")\"/></g>\n");
+      out().append("<g transform=\"" + matrix(flat) + "\" clip-path=\"url(#" + clip + ")\">");
+      out().append("<use href=\"" + image + "\" transform=\"" + matrix(unit) + "\"/></g>\n");
     }
   }
 

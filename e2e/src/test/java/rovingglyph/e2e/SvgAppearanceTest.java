@@ -3,6 +3,7 @@ package rovingglyph.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.Random;
@@ -18,6 +19,7 @@ import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
 import rovingglyph.webexport.AnimatedSvg;
 import rovingglyph.webexport.StillSvg;
+import rovingglyph.webexport.WebSvg;
 
 /**
  * Browsers bring pictures in an SVG to their size in a way of their own, so that these may be a
@@ -89,6 +91,38 @@ class SvgAppearanceTest {
               found -> found.share() < SHARE && found.mean() < mean);
       assertThat(d.share()).as("seed " + seed + " at " + t + ": " + d).isLessThan(SHARE);
       assertThat(d.mean()).as("seed " + seed + " at " + t + ": " + d).isLessThan(mean);
+      page.context().close();
+    }
+  }
+
+  private static IntStream fewSeeds() {
+    return IntStream.range(300, 308);
+  }
+
+  /** As it is handed off to pages: one that asks for less motion has the picture a third into it. */
+  @ParameterizedTest
+  @MethodSource("fewSeeds")
+  void standsStillWhereLessMotionIsAskedFor(int seed) throws IOException {
+    String document = new RandomScenes(seed).forSvg();
+    PreparedScene scene = Preparation.prepare(TestShelf.filled(document), SHAPER);
+    double t = scene.scene().onFrame(scene.scene().length() / 3);
+    try (Page page =
+        Browser.context(scene.scene().width(), scene.scene().height()).newPage()) {
+      page.emulateMedia(
+          new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.REDUCE));
+      page.setContent(
+          "<body style='margin:0'>"
+              + WebSvg.write(scene, new EmbeddedBitmaps(KeptPictures.bitmaps()), "none")
+              + "</body>");
+      page.evaluate(
+          "() => Promise.all([...document.querySelectorAll('image')].map(i => i.decode()))");
+      BufferedImage rendered = Images.of(scene, KeptPictures.bitmaps(), 1, t);
+      PictureTest.Difference d =
+          SvgPage.compared(
+              page,
+              shot -> PictureTest.Difference.of(rendered, shot),
+              found -> found.share() < SHARE);
+      assertThat(d.share()).as("seed " + seed + ": " + d).isLessThan(SHARE);
       page.context().close();
     }
   }

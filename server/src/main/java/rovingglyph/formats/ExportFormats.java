@@ -14,6 +14,7 @@ public final class ExportFormats {
           VideoFormats.PRORES,
           VideoFormats.MOV,
           new SvgFormat(),
+          new SnippetFormat(),
           VideoFormats.WEBM,
           VideoFormats.WEBP_ANIMATION,
           VideoFormats.APNG,

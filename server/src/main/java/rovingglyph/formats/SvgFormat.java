@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
@@ -12,7 +13,7 @@ import rovingglyph.scene.Footage;
 import rovingglyph.scene.FootagePin;
 import rovingglyph.scene.Pin;
 import rovingglyph.scene.Scene;
-import rovingglyph.webexport.AnimatedSvg;
+import rovingglyph.webexport.WebSvg;
 
 /** An SVG that plays by itself. */
 final class SvgFormat implements ExportFormat {
@@ -26,9 +27,21 @@ final class SvgFormat implements ExportFormat {
           "svg",
           "image/svg+xml");
 
+  static final ChoiceOption FIT =
+      ChoiceOption.of(
+          "fit", "In its place", "whole", "Seen whole", "fill", "Fills it", "stretch", "Stretched");
+
+  private static final Map<String, String> FITS =
+      Map.of("whole", "xMidYMid meet", "fill", "xMidYMid slice", "stretch", "none");
+
   @Override
   public FormatWords words() {
     return WORDS;
+  }
+
+  @Override
+  public List<ExportOption> options() {
+    return List.of(FIT, FrameOptions.GROUND);
   }
 
   @Override
@@ -36,8 +49,18 @@ final class SvgFormat implements ExportFormat {
     return 0;
   }
 
+  /** How it sits in its place, in the words of SVG's preserveAspectRatio. */
+  static String fit(ExportOptions options) {
+    return FITS.get(options.choice(FIT));
+  }
+
   @Override
   public String note(Scene scene, ExportOptions options) {
+    return notes(scene);
+  }
+
+  /** What no SVG can show; null if there is nothing. */
+  static String notes(Scene scene) {
     List<String> notes = new ArrayList<>();
     if (hasFootage(scene)) {
       notes.add(
@@ -75,6 +98,6 @@ final class SvgFormat implements ExportFormat {
   public void write(
       PreparedScene scene, Bitmaps bitmaps, ExportOptions options, Path out, Progress progress)
       throws IOException {
-    Files.writeString(out, AnimatedSvg.write(scene, new EmbeddedBitmaps(bitmaps)));
+    Files.writeString(out, WebSvg.write(scene, new EmbeddedBitmaps(bitmaps), fit(options)));
   }
 }

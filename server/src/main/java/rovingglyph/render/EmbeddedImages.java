@@ -22,7 +22,7 @@ public final class EmbeddedImages implements StillSvg.Bitmaps, AutoCloseable {
   }
 
   @Override
-  public String address(int index, double moment, double across, double down) {
+  public StillSvg.Bitmap bitmap(int index, double moment, double across, double down) {
     Progress.checkThread();
     // Printers show twice as much as the frame has.
     Image image = cache.image(index, moment, 2 * across, 2 * down);
@@ -35,7 +35,7 @@ public final class EmbeddedImages implements StillSvg.Bitmaps, AutoCloseable {
     try (Surface bare = Raster.surface(image.getImageInfo().withWidthHeight(width, height))) {
       bare.getCanvas().drawImage(image, -1, -1);
       try (Image copy = bare.makeImageSnapshot()) {
-        return copy.getImageInfo().isOpaque() ? jpeg(copy) : png(copy);
+        return StillSvg.Bitmap.at(copy.getImageInfo().isOpaque() ? jpeg(copy) : png(copy));
       }
     }
   }

@@ -8,6 +8,8 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -231,5 +233,27 @@ class HandOffTest {
         .isEqualTo(400);
     assertThat(status("POST", "/api/scenes/" + scene + "/export-plan", "{\"format\":\"tiff\"}"))
         .isEqualTo(400);
+  }
+
+  @Test
+  void theSnippetIsTriedOutOnAPageThatReachesNothingOfOurs() {
+    String options = URLEncoder.encode("{\"plays\":\"hover\"}", StandardCharsets.UTF_8);
+    var page = server.send("GET", "/api/scenes/" + scene + "/try-out?options=" + options, null);
+    assertThat(page.statusCode()).isEqualTo(200);
+    assertThat(text(page).split("<roving-glyph plays=\"hover\"", -1)).hasSize(4);
+    assertThat(page.headers().allValues("Content-Security-Policy"))
+        .singleElement()
+        .asString()
+        .startsWith("sandbox allow-scripts; default-src 'none'")
+        .contains("frame-ancestors 'self'");
+    JsonObject code =
+        json("GET", "/api/scenes/" + scene + "/snippet?options=" + options, null).asObject();
+    assertThat(code.getString("code", "")).startsWith("<roving-glyph plays=\"hover\"");
+    for (String wrong : List.of("{", "[]", "{\"plays\":\"soon\"}", "7")) {
+      String asked = URLEncoder.encode(wrong, StandardCharsets.UTF_8);
+      assertThat(status("GET", "/api/scenes/" + scene + "/try-out?options=" + asked, null))
+          .as(wrong)
+          .isBetween(400, 422);
+    }
   }
 }

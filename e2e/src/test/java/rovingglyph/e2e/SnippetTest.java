@@ -57,14 +57,17 @@ class SnippetTest {
 
   private void show(PreparedScene scene, String options, String before) {
     String snippet =
-        SnippetFormat.snippet(
-            scene, KeptPictures.bitmaps(), ExportOptions.parse(HTML, options));
+        SnippetFormat.snippet(scene, KeptPictures.bitmaps(), ExportOptions.parse(HTML, options));
     page.setContent("<!doctype html><body style='margin:0'>" + before + snippet);
     page.waitForTimeout(150);
   }
 
   private double number(String expression) {
-    Object n = page.evaluate("() => { const r = document.querySelector('roving-glyph'); return " + expression + "; }");
+    Object n =
+        page.evaluate(
+            "() => { const r = document.querySelector('roving-glyph'); return "
+                + expression
+                + "; }");
     return n instanceof Boolean b ? (b ? 1 : 0) : ((Number) n).doubleValue();
   }
 
@@ -157,11 +160,9 @@ class SnippetTest {
   @CsvSource({"0, 0", "300, 0.75", "400, 1", "900, 1"})
   void itFollowsTheScrolling(int scrolled, double share) {
     // 200 px high in a window of as many: it comes in at once, and is gone after 400 px.
-    open(
-        scene(SHORT),
-        "{\"plays\":\"scroll\"}",
-        "<div style='height:200px'></div>");
-    page.evaluate("() => document.body.append(Object.assign(document.createElement('p'), {style: 'height:3000px'}))");
+    open(scene(SHORT), "{\"plays\":\"scroll\"}", "<div style='height:200px'></div>");
+    page.evaluate(
+        "() => document.body.append(Object.assign(document.createElement('p'), {style: 'height:3000px'}))");
     page.evaluate("y => scrollTo(0, y)", scrolled);
     page.waitForTimeout(200);
     assertThat(number("r.time")).isBetween(share * 1.96 - 0.001, share * 1.96 + 0.001);
@@ -202,7 +203,8 @@ class SnippetTest {
     open(scene(SHORT), "{\"plays\":\"press\"}", first);
     page.mouse().click(200, 100);
     page.waitForTimeout(200);
-    assertThat(number("[...document.querySelectorAll('roving-glyph')].filter(g => g.playing).length"))
+    assertThat(
+            number("[...document.querySelectorAll('roving-glyph')].filter(g => g.playing).length"))
         .isEqualTo(1);
   }
 }

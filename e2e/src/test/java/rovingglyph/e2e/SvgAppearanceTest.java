@@ -99,17 +99,17 @@ class SvgAppearanceTest {
     return IntStream.range(300, 308);
   }
 
-  /** As it is handed off to pages: one that asks for less motion has the picture a third into it. */
+  /**
+   * As it is handed off to pages: one that asks for less motion has the picture a third into it.
+   */
   @ParameterizedTest
   @MethodSource("fewSeeds")
   void standsStillWhereLessMotionIsAskedFor(int seed) throws IOException {
     String document = new RandomScenes(seed).forSvg();
     PreparedScene scene = Preparation.prepare(TestShelf.filled(document), SHAPER);
     double t = scene.scene().onFrame(scene.scene().length() / 3);
-    try (Page page =
-        Browser.context(scene.scene().width(), scene.scene().height()).newPage()) {
-      page.emulateMedia(
-          new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.REDUCE));
+    try (Page page = Browser.context(scene.scene().width(), scene.scene().height()).newPage()) {
+      page.emulateMedia(new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.REDUCE));
       page.setContent(
           "<body style='margin:0'>"
               + WebSvg.write(scene, new EmbeddedBitmaps(KeptPictures.bitmaps()), "none")

@@ -55,8 +55,10 @@ class TryOutController {
       HttpServletResponse response)
       throws IOException, InterruptedException {
     String snippet = snippet(sceneId, options);
-    StringBuilder page = new StringBuilder("<!doctype html><html lang=\"en\"><meta charset=\"utf-8\">");
-    page.append("<title>Try-out</title><style>body{font:14px/1.5 sans-serif;margin:16px;color:#333;");
+    StringBuilder page =
+        new StringBuilder("<!doctype html><html lang=\"en\"><meta charset=\"utf-8\">");
+    page.append(
+        "<title>Try-out</title><style>body{font:14px/1.5 sans-serif;margin:16px;color:#333;");
     page.append("background:#fff}section{margin:0 0 28px}</style>");
     for (int width : WIDTHS) {
       page.append("<section><p>" + width + " px wide, in the middle of a page.</p>");

@@ -121,7 +121,7 @@ public final class Raster implements AutoCloseable {
    *
    * @param spread whether what is wholly transparent has the colours of what is near
    */
-  ByteBuffer straight(boolean spread) {
+  public ByteBuffer straight(boolean spread) {
     if (pixels == Pixels.OPAQUE) {
       return bytes();
     }

@@ -4,10 +4,12 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Download;
+import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -138,5 +140,26 @@ class ExportTest extends PageTest {
     button(list, "Remove pier-001-vtt.vtt").click();
     assertThat(list.getByRole(AriaRole.LISTITEM)).hasCount(1);
     assertThat(list).containsText("pier-002-vtt.vtt");
+  }
+
+  @Test
+  void theSnippetIsSeenOnAPageInThreeWidthsAndCopied() {
+    open("\"#F3E9D2\"");
+    Locator snippet = row("Web snippet");
+    button(snippet, "Choices").click();
+    button(snippet, "Try it, copy it…").click();
+    FrameLocator tried = page.frameLocator("iframe");
+    assertThat(tried.locator("roving-glyph")).hasCount(3);
+    Object plays = tried.locator("roving-glyph").first().evaluate("g => g.playing");
+    assertThat(plays).isEqualTo(true);
+    assertThat(tried.locator("roving-glyph").nth(1).evaluate("g => g.offsetWidth"))
+        .isEqualTo(480);
+    assertThat(page.getByLabel("The code", new Page.GetByLabelOptions().setExact(true)))
+        .containsText("<roving-glyph plays=\"seen\"");
+    page.context().grantPermissions(List.of("clipboard-read", "clipboard-write"));
+    w.button("Copy the code").click();
+    assertThat(page.getByText("Copied")).isVisible();
+    assertThat((String) page.evaluate("() => navigator.clipboard.readText()"))
+        .contains("customElements.define", "</roving-glyph>");
   }
 }

@@ -25,6 +25,7 @@ import rovingglyph.frame.PreparedScene;
 import rovingglyph.pictures.PictureFolder;
 import rovingglyph.proof.Proof;
 import rovingglyph.render.Bitmaps;
+import rovingglyph.render.Progress;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.SceneShelf;
@@ -41,11 +42,13 @@ public final class CommandLine {
   static final String USAGE =
       """
       Usage:
-        ./roving render SCENE.json OUT.(%s) [options]
+        ./roving render SCENE.json OUT.(%s)... [options]
+            [--set ITEM.FIELD=VALUE]... [--progress json]
             [--fonts DIR] [--pictures DIR] [--footage DIR] [--scenes DIR]
         ./roving render SCENE.json FOLDER/ [options of png-sequence]
         ./roving layout SCENE.json --at SECONDS [--fonts DIR]
-      --frames FIRST-LAST is short for --from and --to.
+      --frames FIRST-LAST is short for --from and --to. Of several files each takes the options
+      that it has. ITEM is an item's id or name, or "scene"; FIELD is as documents have it.
       Formats and options of render; the first of an end needs no --format:
       %s"""
           .formatted(String.join("|", WrittenFile.ends()), WrittenFile.usage());
@@ -54,6 +57,8 @@ public final class CommandLine {
   private final PrintStream err;
   private final List<String> words = new ArrayList<>();
   private final Map<String, String> options = new LinkedHashMap<>();
+  private final List<String> values = new ArrayList<>();
+  private boolean tells;
   private Path fonts;
   private Path pictures;
   private Path footage;
@@ -98,8 +103,12 @@ public final class CommandLine {
   private void run(String[] args) throws IOException {
     parse(args);
     String command = words.isEmpty() ? "" : words.get(0);
-    if (command.equals("render") && words.size() == 3) {
-      render(Path.of(words.get(1)), WrittenFile.of(words.get(2), options));
+    if (command.equals("render") && words.size() >= 3) {
+      List<WrittenFile> files = WrittenFile.all(words.subList(2, words.size()), options);
+      Scene scene = SetValues.applied(scene(Path.of(words.get(1))), values);
+      for (WrittenFile f : files) {
+        render(scene, f);
+      }
     } else if (command.equals("layout") && words.size() == 2) {
       layout(Path.of(words.get(1)));
     } else {
@@ -125,6 +134,13 @@ public final class CommandLine {
         footage = Path.of(value);
       } else if (args[i - 1].equals("--scenes")) {
         scenes = folder(value);
+      } else if (args[i - 1].equals("--set")) {
+        values.add(value);
+      } else if (args[i - 1].equals("--progress")) {
+        if (!value.equals("json")) {
+          throw new Refused("--progress is \"" + value + "\"; it takes json");
+        }
+        tells = true;
       } else {
         options.put(args[i - 1].substring(2), value);
       }
@@ -187,8 +203,8 @@ public final class CommandLine {
     return new String(Files.readAllBytes(file), StandardCharsets.UTF_8);
   }
 
-  private void render(Path document, WrittenFile file) throws IOException {
-    Scene asked = ExportFormats.applied(scene(document), file.options());
+  private void render(Scene whole, WrittenFile file) throws IOException {
+    Scene asked = ExportFormats.applied(whole, file.options());
     String reason = ExportFormats.unsupportedReason(file.format(), asked, file.options());
     if (reason != null) {
       throw new Refused(reason);
@@ -197,12 +213,28 @@ public final class CommandLine {
     Bitmaps still = pictures == null ? Bitmaps.NONE : new PictureFolder(pictures);
     Bitmaps bitmaps = footage == null ? still : new FootageFolder(footage, still);
     require(bitmaps, scene);
-    file.write(scene, bitmaps);
+    int frames = file.format().frames(asked, file.options());
+    Progress progress = new Progress(n -> tell(file, "frame", n, frames));
+    file.write(scene, bitmaps, tells ? progress : new Progress());
+    if (tells) {
+      tell(file, "done", frames, frames);
+    }
     String note = file.format().note(asked, file.options());
     if (note != null) {
       err.println("Note: " + note);
     }
     Proof.of(scene).forEach(f -> err.println("Proof: " + f.message()));
+  }
+
+  /** Tells how far a file is, in a line of JSON. */
+  private boolean tell(WrittenFile file, String what, int frames, int of) {
+    out.println(
+        new JsonObject()
+            .add("file", file.target().toString())
+            .add("state", what)
+            .add("frames", frames)
+            .add("of", of));
+    return true;
   }
 
   private static void require(Bitmaps bitmaps, PreparedScene scene) throws IOException {

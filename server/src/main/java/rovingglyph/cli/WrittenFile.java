@@ -5,10 +5,13 @@ import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -86,6 +89,33 @@ record WrittenFile(Path target, ExportFormat format, ExportOptions options, bool
     return new WrittenFile(Path.of(target), format, options(format, options), inFolder);
   }
 
+  /**
+   * Several as they were asked for: each takes the options that it has.
+   *
+   * @throws Refused if there is no such format, or an option is wrong or of none of them
+   */
+  static List<WrittenFile> all(List<String> targets, Map<String, String> given) {
+    if (targets.size() == 1) {
+      return List.of(of(targets.get(0), given));
+    }
+    Set<String> known = new HashSet<>(Set.of("frames"));
+    List<WrittenFile> out = new ArrayList<>();
+    for (String target : targets) {
+      // Its format first, by the end of its name alone.
+      List<String> own = of(target, Map.of()).format().options().stream().map(ExportOption::name).toList();
+      known.addAll(own);
+      Map<String, String> taken = new LinkedHashMap<>(given);
+      taken.keySet().removeIf(o -> !own.contains(o) && !(o.equals("frames") && own.contains("from")));
+      out.add(of(target, taken));
+    }
+    for (String option : given.keySet()) {
+      if (!known.contains(option)) {
+        throw new Refused("None of the files has an option --" + option + "\n" + CommandLine.USAGE);
+      }
+    }
+    return out;
+  }
+
   private static ExportOptions options(ExportFormat format, Map<String, String> options) {
     JsonObject given = new JsonObject();
     String frames = options.remove("frames");
@@ -137,11 +167,11 @@ record WrittenFile(Path target, ExportFormat format, ExportOptions options, bool
     }
   }
 
-  void write(PreparedScene scene, Bitmaps bitmaps) throws IOException {
+  void write(PreparedScene scene, Bitmaps bitmaps, Progress progress) throws IOException {
     if (inFolder) {
-      PngSequenceFormat.writeInto(scene, bitmaps, options, target, new Progress());
+      PngSequenceFormat.writeInto(scene, bitmaps, options, target, progress);
     } else {
-      format.write(scene, bitmaps, options, target, new Progress());
+      format.write(scene, bitmaps, options, target, progress);
     }
   }
 }

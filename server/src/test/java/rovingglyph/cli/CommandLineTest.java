@@ -17,6 +17,7 @@ import java.util.List;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import rovingglyph.document.SceneCodec;
 
 class CommandLineTest {
   private static final String KITE = "../demo/kite-string-entrance.json";
@@ -195,6 +196,53 @@ class CommandLineTest {
     assertThat(run("render", KITE, still.toString(), "--at", "2", "--size", "10")).isZero();
     assertThat(Files.readAllBytes(folder.resolve("frames/Kite-string-entrance-0001.png")))
         .isEqualTo(Files.readAllBytes(still));
+  }
+
+  @Test
+  void severalFilesAreMadeOfOneSceneWithValuesFromOutside() throws IOException {
+    String id = lettering();
+    String svg = folder.resolve("out.svg").toString();
+    String vtt = folder.resolve("out.vtt").toString();
+    String png = folder.resolve("out.png").toString();
+    String[] all = {
+      "render", KITE, svg, vtt, png, "--at", "2", "--size", "10", "--set", id + ".text=2026",
+      "--set", id + ".fill=#FF0000", "--set", "scene.background=#00FF00", "--progress", "json"
+    };
+    assertThat(run(all)).as(err).isZero();
+    assertThat(Files.readString(Path.of(vtt))).contains("2026").doesNotContain("sky");
+    assertThat(Files.readString(Path.of(svg))).contains("<desc>2026</desc>");
+    BufferedImage image = ImageIO.read(Path.of(png).toFile());
+    assertThat(image.getWidth()).isEqualTo(192);
+    assertThat(ink(image, 0x00FF00)).isGreaterThan(5_000);
+    assertThat(out.lines().map(l -> Json.parse(l).asObject().getString("state", "")))
+        .contains("done");
+    assertThat(out.lines().filter(l -> l.contains("\"done\""))).hasSize(3);
+  }
+
+  private String lettering() throws IOException {
+    return SceneCodec.read(Files.readString(Path.of(KITE))).letterings().get(0).id();
+  }
+
+  @Test
+  void whatCannotBeSetIsToldWithItsItemAndField() throws IOException {
+    String id = lettering();
+    String png = folder.resolve("out.png").toString();
+    for (String[] wrong :
+        new String[][] {
+          {"text", "ITEM.FIELD=VALUE"},
+          {"nobody.text=x", "no item \"nobody\""},
+          {id + ".size=large", id + ".size"},
+          {id + ".colour=#123456", id + ".colour"},
+          {"scene.length=-4", "length"},
+          {id + "=x", "ITEM.FIELD=VALUE"}
+        }) {
+      assertThat(run("render", KITE, png, "--set", wrong[0])).as(wrong[0]).isEqualTo(2);
+      assertThat(err).as(wrong[0]).contains(wrong[1]);
+    }
+    assertThat(run("render", KITE, png, png + ".svg", "--loops", "2")).isEqualTo(2);
+    assertThat(err).contains("None of the files has an option --loops");
+    assertThat(run("render", KITE, png, "--progress", "bar")).isEqualTo(2);
+    assertThat(Path.of(png)).doesNotExist();
   }
 
   @Test

@@ -78,7 +78,7 @@ class SnippetTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"kite-string-entrance", "wind-rose-badge", "pennant-line"})
+  @ValueSource(strings = {"kite-string-entrance", "wind-rose-badge", "dune-ribbon"})
   void itShowsWhatTheRenderShowsAtAnyTime(String name) throws IOException {
     PreparedScene scene = scene(Files.readString(Path.of("../demo/" + name + ".json")));
     open(scene, "{\"plays\":\"press\"}", "");
@@ -149,7 +149,6 @@ class SnippetTest {
     assertThat(plays()).isFalse();
     page.mouse().click(200, 100);
     assertThat(plays()).isTrue();
-    page.keyboard().press("Tab");
     page.keyboard().press("Space");
     assertThat(plays()).isFalse();
     page.keyboard().press("Enter");
@@ -172,12 +171,11 @@ class SnippetTest {
   @Test
   void pagesSetItsSpeed() {
     open(scene(SHORT), "{\"plays\":\"load\",\"speed\":300}", "");
-    double before = number("r.time");
-    long begun = System.nanoTime();
+    // On the page's own clock: a busy machine answers late.
+    double before = number("r.time / 3 - performance.now() / 1000");
     page.waitForTimeout(600);
-    double gone = number("r.time") - before;
-    double real = (System.nanoTime() - begun) / 1e9;
-    assertThat(gone / real).isBetween(2.2, 3.4);
+    assertThat(number("r.time / 3 - performance.now() / 1000")).isBetween(before - 0.2, before + 0.2);
+    assertThat(number("r.time")).isGreaterThan(1.2);
     double css = number("r.motions()[0].currentTime / 1000");
     assertThat(number("r.svg.getCurrentTime()")).isBetween(css - 0.2, css + 0.2);
   }

@@ -68,7 +68,7 @@ class SvgAppearanceTest {
 
   /** Every kind of item with all that it may have, footage too, as a picture that stands still. */
   @ParameterizedTest
-  @MethodSource("seeds")
+  @MethodSource("stills")
   void theStillShowsWhatTheRenderShows(int seed) throws IOException {
     String document =
         new RandomScenes(seed)
@@ -93,6 +93,10 @@ class SvgAppearanceTest {
       assertThat(d.mean()).as("seed " + seed + " at " + t + ": " + d).isLessThan(mean);
       page.context().close();
     }
+  }
+
+  private static IntStream stills() {
+    return IntStream.range(100, 110);
   }
 
   private static IntStream fewSeeds() {

@@ -110,7 +110,9 @@ public final class SnippetFormat implements ExportFormat {
         + "\" style=\"display:block;--roving-speed:"
         + Decimal.text(options.number(SPEED) / 100, 4)
         + "\">\n"
+        // As a line of text it would have room for descenders beneath it.
         + WebSvg.write(prepared, new EmbeddedBitmaps(bitmaps), SvgFormat.fit(options))
+            .replaceFirst("<svg ", "<svg style=\"display:block\" ")
         + "</roving-glyph>\n<script>\n"
         + SCRIPT
         + "</script>\n";

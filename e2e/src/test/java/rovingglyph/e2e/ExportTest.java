@@ -152,8 +152,7 @@ class ExportTest extends PageTest {
     assertThat(tried.locator("roving-glyph")).hasCount(3);
     Object plays = tried.locator("roving-glyph").first().evaluate("g => g.playing");
     assertThat(plays).isEqualTo(true);
-    assertThat(tried.locator("roving-glyph").nth(1).evaluate("g => g.offsetWidth"))
-        .isEqualTo(480);
+    assertThat(tried.locator("roving-glyph").nth(1).evaluate("g => g.offsetWidth")).isEqualTo(480);
     assertThat(page.getByLabel("The code", new Page.GetByLabelOptions().setExact(true)))
         .containsText("<roving-glyph plays=\"seen\"");
     page.context().grantPermissions(List.of("clipboard-read", "clipboard-write"));

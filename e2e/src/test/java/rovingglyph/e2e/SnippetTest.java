@@ -174,7 +174,8 @@ class SnippetTest {
     // On the page's own clock: a busy machine answers late.
     double before = number("r.time / 3 - performance.now() / 1000");
     page.waitForTimeout(600);
-    assertThat(number("r.time / 3 - performance.now() / 1000")).isBetween(before - 0.2, before + 0.2);
+    assertThat(number("r.time / 3 - performance.now() / 1000"))
+        .isBetween(before - 0.2, before + 0.2);
     assertThat(number("r.time")).isGreaterThan(1.2);
     double css = number("r.motions()[0].currentTime / 1000");
     assertThat(number("r.svg.getCurrentTime()")).isBetween(css - 0.2, css + 0.2);

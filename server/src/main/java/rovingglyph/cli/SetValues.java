@@ -78,8 +78,7 @@ final class SetValues {
     if (scene.item(item) != null) {
       return item;
     }
-    List<Item> named =
-        scene.items().values().stream().filter(i -> i.name().equals(item)).toList();
+    List<Item> named = scene.items().values().stream().filter(i -> i.name().equals(item)).toList();
     if (named.size() != 1) {
       String known =
           scene.items().values().stream()
@@ -100,7 +99,9 @@ final class SetValues {
     return new JsonObject();
   }
 
-  /** A text where there is one now, so that "2026" can be words; else JSON, or a text if it is none. */
+  /**
+   * A text where there is one now, so that "2026" can be words; else JSON, or a text if it is none.
+   */
   private static JsonValue value(String text, JsonValue before) {
     if (before != null && before.isString()) {
       return Json.value(text);

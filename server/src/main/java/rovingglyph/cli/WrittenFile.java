@@ -102,10 +102,13 @@ record WrittenFile(Path target, ExportFormat format, ExportOptions options, bool
     List<WrittenFile> out = new ArrayList<>();
     for (String target : targets) {
       // Its format first, by the end of its name alone.
-      List<String> own = of(target, Map.of()).format().options().stream().map(ExportOption::name).toList();
+      List<String> own =
+          of(target, Map.of()).format().options().stream().map(ExportOption::name).toList();
       known.addAll(own);
       Map<String, String> taken = new LinkedHashMap<>(given);
-      taken.keySet().removeIf(o -> !own.contains(o) && !(o.equals("frames") && own.contains("from")));
+      taken
+          .keySet()
+          .removeIf(o -> !own.contains(o) && !(o.equals("frames") && own.contains("from")));
       out.add(of(target, taken));
     }
     for (String option : given.keySet()) {

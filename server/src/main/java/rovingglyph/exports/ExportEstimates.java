@@ -68,12 +68,21 @@ final class ExportEstimates {
     ExportOptions run = part(frames / 5, RUN);
     int changes = Math.max(1, format.frames(scene.scene(), run) - 1);
     Estimate first = made(run);
-    Estimate second = made(part(frames * 3 / 5, RUN));
+    Estimate second = inTime(part(frames * 3 / 5, RUN), first);
     double change = Math.max(0, (first.bytes() + second.bytes()) / 2.0 - alone.bytes()) / changes;
     double step = Math.max(0, (first.seconds() + second.seconds()) / 2 - alone.seconds()) / changes;
     long keys = (frames - 1) / KEY;
     double bytes = alone.bytes() + change * (frames - 1) + keys * (alone.bytes() - change);
     return new Estimate((long) bytes, alone.seconds() + step * (frames - 1));
+  }
+
+  /** The same of other frames, or what is known already where there is no time left. */
+  private Estimate inTime(ExportOptions chosen, Estimate known) throws IOException {
+    try {
+      return made(chosen);
+    } catch (Progress.Cancelled e) {
+      return known;
+    }
   }
 
   private ExportOptions part(int from, int count) {

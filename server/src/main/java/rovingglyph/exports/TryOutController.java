@@ -32,7 +32,7 @@ class TryOutController {
   /** What is to be copied into a page. */
   record Snippet(String code) {}
 
-  private static final int[] WIDTHS = {720, 480, 280};
+  private static final int[] WIDTHS = {280, 480, 720};
 
   private final ExportAsking asking;
   private final Shaper shaper;
@@ -59,10 +59,10 @@ class TryOutController {
         new StringBuilder("<!doctype html><html lang=\"en\"><meta charset=\"utf-8\">");
     page.append(
         "<title>Try-out</title><style>body{font:14px/1.5 sans-serif;margin:16px;color:#333;");
-    page.append("background:#fff}section{margin:0 0 28px}</style>");
+    page.append("background:#fff;display:flex;flex-wrap:wrap;gap:24px}p{margin:0 0 6px}</style>");
     for (int width : WIDTHS) {
-      page.append("<section><p>" + width + " px wide, in the middle of a page.</p>");
-      page.append("<div style=\"max-width:" + width + "px\">" + snippet + "</div></section>");
+      page.append("<section><p>" + width + " px wide</p>");
+      page.append("<div style=\"width:" + width + "px\">" + snippet + "</div></section>");
     }
     byte[] bytes = page.append("</html>").toString().getBytes(StandardCharsets.UTF_8);
     response.setHeader("Content-Security-Policy", POLICY);

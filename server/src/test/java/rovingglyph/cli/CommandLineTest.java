@@ -205,8 +205,23 @@ class CommandLineTest {
     String vtt = folder.resolve("out.vtt").toString();
     String png = folder.resolve("out.png").toString();
     String[] all = {
-      "render", KITE, svg, vtt, png, "--at", "2", "--size", "10", "--set", id + ".text=2026",
-      "--set", id + ".fill=#FF0000", "--set", "scene.background=#00FF00", "--progress", "json"
+      "render",
+      KITE,
+      svg,
+      vtt,
+      png,
+      "--at",
+      "2",
+      "--size",
+      "10",
+      "--set",
+      id + ".text=2026",
+      "--set",
+      id + ".fill=#FF0000",
+      "--set",
+      "scene.background=#00FF00",
+      "--progress",
+      "json"
     };
     assertThat(run(all)).as(err).isZero();
     assertThat(Files.readString(Path.of(vtt))).contains("2026").doesNotContain("sky");

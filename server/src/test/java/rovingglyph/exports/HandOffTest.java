@@ -213,9 +213,14 @@ class HandOffTest {
   })
   void whatAFileWillBeIsToldBefore(String format, int every) throws Exception {
     String options = every == 1 ? "{\"size\":25}" : "{\"size\":25,\"every\":3}";
-    JsonObject plan = plan(format, options.replace(format.equals("pdf") ? "\"size\":25" : "-", ""));
+    String asked = format.equals("pdf") ? "{}" : options;
+    JsonObject plan = plan(format, asked);
+    // A busy machine may find it too long to measure, and says so by saying nothing.
+    for (int i = 0; i < 8 && plan.get("bytes").isNull(); i++) {
+      plan = plan(format, asked);
+    }
     assertThat(plan.get("unsupportedReason").isNull()).isTrue();
-    JsonObject made = done(export(format, format.equals("pdf") ? "{}" : options));
+    JsonObject made = done(export(format, asked));
     assertThat(plan.getInt("frames", 0)).isEqualTo(made.getInt("framesTotal", -1));
     double ratio = plan.getDouble("bytes", 0) / made.getLong("size", 1);
     assertThat(ratio).as("estimate by size").isBetween(0.3, 3.0);

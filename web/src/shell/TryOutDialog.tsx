@@ -54,6 +54,7 @@ function TryOut({ choices }: { choices: ExportChoices }) {
       </div>
       <pre
         className="max-h-28 shrink-0 overflow-auto rounded-md bg-paper p-2 text-[11px] break-all whitespace-pre-wrap"
+        role="region"
         tabIndex={0}
         aria-label="The code"
       >

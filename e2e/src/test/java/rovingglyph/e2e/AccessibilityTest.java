@@ -112,4 +112,23 @@ class AccessibilityTest extends PageTest {
     look("table");
     assertThat(found).isEmpty();
   }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"day", "dusk"})
+  void theHandOffInBothThemes(String theme) {
+    openIn(theme);
+    Workbench w = Workbench.open(SERVER, page, Workbench.demoScene(SERVER, "Opening stamp"));
+    w.tab(6);
+    w.unfold("Choices");
+    page.getByText("Choices").nth(4).click();
+    look("choices");
+    w.button("Try it, copy it…").click();
+    look("snippet");
+    page.keyboard().press("Escape");
+    page.getByText("Of all scenes").click();
+    look("files");
+    assertThat(found).isEmpty();
+    // What sets the theme here is tried in the sandbox of the snippet too.
+    errors.removeIf(e -> e.contains("document is sandboxed"));
+  }
 }

@@ -73,7 +73,7 @@ public record Encoding(
     return new Encoding(List.of(), List.of(BT709), all, PCM);
   }
 
-  /** QuickTime with a PNG for each frame. */
+  /** MOV with a PNG for each frame. */
   public static Encoding movOfPngs() {
     return new Encoding(
         List.of(),
@@ -82,7 +82,7 @@ public record Encoding(
         PCM);
   }
 
-  /** QuickTime with runs of like pixels, which the oldest tools read. */
+  /** MOV with runs of like pixels, which the oldest tools read. */
   public static Encoding movOfRuns() {
     return new Encoding(
         List.of(), List.of(), List.of("-c:v", "qtrle", "-pix_fmt", "argb", "-f", "mov"), PCM);

@@ -45,7 +45,9 @@ final class ExportRatio {
     Take take(PreparedScene scene) {
       int last = Math.min(frames, scene.scene().frameCount()) - 1;
       FrameRange range = new FrameRange(scene.scene().rate(), 0, last, 1);
-      return new Take(scene, Bitmaps.NONE, range, 1, pixels, spread);
+      // As exports do it: a background leaves nothing to spread.
+      boolean spreads = spread && scene.scene().background() == null;
+      return new Take(scene, Bitmaps.NONE, range, 1, pixels, spreads);
     }
   }
 

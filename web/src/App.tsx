@@ -7,6 +7,7 @@ import { setHidden } from './shell/columns';
 import { showPane } from './shell/layout';
 import { ConflictDialog } from './shell/ConflictDialog';
 import { FilesDialog } from './shell/FilesDialog';
+import { OpenProjectDialog } from './shell/OpenProjectDialog';
 import { HistoryDialog } from './shell/HistoryDialog';
 import { TryOutDialog } from './shell/TryOutDialog';
 import { OffersDialog } from './shell/OffersDialog';
@@ -126,6 +127,7 @@ export function App() {
         <ConflictDialog />
         <OffersDialog />
         <FilesDialog />
+        <OpenProjectDialog />
         <HistoryDialog />
         <TryOutDialog />
       </Region>

@@ -25,6 +25,15 @@ export interface Project {
   scenes: SceneEntry[];
 }
 
+/** What is in a project file that was uploaded. */
+export interface ProjectFile {
+  name: string;
+  /** {@code known}: the server has it already. */
+  parts: { kind: string; name: string; known: boolean }[];
+  /** What to know before it is opened. */
+  notes: string[];
+}
+
 export interface KeptScene {
   id: string;
   projectId: string;
@@ -373,6 +382,12 @@ export const api = {
       'POST',
       `/api/uploads/${id}/end${rate ? `?rate=${encodeURIComponent(rate)}` : ''}`,
     ),
+  beginProjectFile: (name: string, size: number) =>
+    ask<{ id: string }>('POST', '/api/project-files', json({ name, size })),
+  lookIntoProjectFile: (id: string) => ask<ProjectFile>('GET', `/api/project-files/${id}`),
+  /** @param target its name if it becomes a project of its own, else the project that takes it */
+  openProjectFile: (id: string, target: { name: string } | { project: string }) =>
+    ask<Project>('POST', `/api/project-files/${id}/open`, json(target)),
   giveUpUpload: (id: string) => ask<void>('DELETE', `/api/uploads/${id}`),
   curves: (project: string) => ask<KeptCurve[]>('GET', `/api/projects/${project}/curves`),
   keepCurve: (project: string, path: GuidePath) =>

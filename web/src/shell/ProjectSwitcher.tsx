@@ -1,6 +1,15 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useQueryClient } from '@tanstack/react-query';
-import { ChevronDown, Copy, Pencil, Plus, RotateCcw, Trash2 } from 'lucide-react';
+import {
+  ChevronDown,
+  Copy,
+  Download,
+  FolderOpen,
+  Pencil,
+  Plus,
+  RotateCcw,
+  Trash2,
+} from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { api, ServerError, type Project, type SceneEntry } from '../api/client';
 import { useEditor } from '../state/editor';
@@ -11,6 +20,7 @@ import { DRAGGED_SCENE } from '../state/insets';
 import { FramePictures } from './FramePictures';
 import { notify } from '../state/notices';
 import { placeOf } from '../state/itemMenu';
+import { saveProjectFile, showOpenProject } from '../state/projectFile';
 import { useProjects } from '../state/projects';
 import { MenuAt } from '../ui/MenuAt';
 
@@ -75,6 +85,16 @@ function ProjectList({ projects, close }: { projects: Project[]; close: () => vo
         label="New project"
         onName={(name) => run(api.createProject(name).then((p) => goTo(p.scenes[0]!.id)))}
       />
+      <button
+        type="button"
+        className="flex w-full items-center gap-1.5 rounded-md px-2 py-1.5 text-teal hover:bg-paper"
+        onClick={() => {
+          close();
+          showOpenProject();
+        }}
+      >
+        <FolderOpen className="size-3.5" /> Open a project file
+      </button>
       <Deleted projects={projects} run={run} />
     </>
   );
@@ -128,6 +148,7 @@ function ProjectRow({ project: p, goTo, run, remove, other }: RowProps) {
         heading
         onRename={(name) => run(api.renameProject(p.id, name))}
         onDuplicate={() => run(api.duplicateProject(p.id))}
+        onSave={() => void saveProjectFile(p.id)}
         onDelete={other && (() => removeProject(other))}
       />
       {scenes.map((s) => (
@@ -156,13 +177,16 @@ interface EntryProps {
   onOpen?: () => void;
   onRename: (name: string) => void;
   onDuplicate: () => void;
+  /** Of a project: gives it out as a file. */
+  onSave?: () => void;
   onDelete?: () => void;
   /** The scene that is dragged by its name, to be shown in another. */
   dragged?: SceneEntry;
 }
 
 function Entry(props: EntryProps) {
-  const { name, heading, current, onOpen, onRename, onDuplicate, onDelete, dragged } = props;
+  const { name, heading, current, onOpen, onRename, onDuplicate, onSave, onDelete, dragged } =
+    props;
   const [renaming, setRenaming] = useState(false);
   const [menu, setMenu] = useState<[number, number] | null>(null);
   if (renaming) {
@@ -203,6 +227,11 @@ function Entry(props: EntryProps) {
       <Action label={`Duplicate ${name}`} onClick={onDuplicate}>
         <Copy className="size-3.5" />
       </Action>
+      {onSave && (
+        <Action label={`Save ${name} as a file`} onClick={onSave}>
+          <Download className="size-3.5" />
+        </Action>
+      )}
       {onDelete && (
         <Action label={`Delete ${name}`} onClick={onDelete}>
           <Trash2 className="size-3.5" />
@@ -215,6 +244,7 @@ function Entry(props: EntryProps) {
           { label: 'Open', run: () => onOpen?.(), when: () => onOpen !== undefined && !current },
           { label: 'Rename', run: () => setRenaming(true) },
           { label: 'Duplicate', run: onDuplicate },
+          { label: 'Save as a file', run: () => onSave?.(), when: () => onSave !== undefined },
           { label: 'Delete', run: () => onDelete?.(), when: () => onDelete !== undefined },
         ]}
         onClose={() => setMenu(null)}

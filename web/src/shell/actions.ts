@@ -23,6 +23,7 @@ import {
 } from '../state/editor';
 import { addGuide } from '../state/guides';
 import { showFiles } from '../state/handOff';
+import { saveProjectFile, showOpenProject } from '../state/projectFile';
 import { showHistory } from '../state/history';
 import { groupOf, itemOf } from '../state/items';
 import { rename } from '../state/renaming';
@@ -194,6 +195,12 @@ export const ACTIONS: Action[] = [
   })),
   { label: 'History of the scene', group: 'Go to', run: showHistory },
   { label: 'Files of all scenes', group: 'Go to', run: showFiles },
+  {
+    label: 'Save the project as a file',
+    group: 'Go to',
+    run: () => void saveProjectFile(state().projectId ?? ''),
+  },
+  { label: 'Open a project file', group: 'Go to', run: showOpenProject },
   { label: 'Find something to do', group: 'Go to', keys: ['ctrl+k'], run: showFind },
   { label: 'Keys and gestures', group: 'Go to', keys: ['?'], run: showHelp },
   {

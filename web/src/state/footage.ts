@@ -6,18 +6,13 @@ import { applyEdit, select, useEditor } from './editor';
 import { newId } from './itemActions';
 import { notify } from './notices';
 import { refreshKept } from './pictures';
+import { lasting, sendPieces, type Course } from './uploading';
 
 /** What a browser's dialog offers. */
 export const FOOTAGE_FILES =
   '.mp4,.mov,.m4v,.webm,.gif,.webp,.zip,video/mp4,video/quicktime,video/webm,image/gif,image/webp,application/zip';
 
 const LARGEST = 2 * 2 ** 30;
-
-/** Bytes of a piece of an upload; see the Java class StoredFiles. */
-const PIECE = 2 ** 20;
-
-/** How long a lost connection is waited for before it is tried again, ms. */
-const AGAIN = 2000;
 
 /** A file on its way to the server. */
 export interface Upload {
@@ -152,36 +147,17 @@ async function upload(
   name: string,
   file: File,
 ): Promise<KeptFootage | null> {
-  const { id } = await lasting(key, () => api.beginUpload(project, name, file.size));
-  const pieces = Math.ceil(file.size / PIECE);
-  for (let n = 0; n < pieces && !givenUp.has(key); n++) {
-    const piece = file.slice(n * PIECE, Math.min(file.size, (n + 1) * PIECE));
-    await lasting(key, () => api.putPiece(id, n, piece));
-    change(key, { done: (n + 1) / pieces });
-  }
-  if (givenUp.has(key)) {
-    await api.giveUpUpload(id).catch(() => undefined);
-    return null;
-  }
-  const kept = await lasting(key, () => api.endUpload(id, useEditor.getState().doc?.rate));
+  const course: Course = {
+    done: (done) => change(key, { done }),
+    waiting: (waiting) => change(key, { waiting }),
+    givenUp: () => givenUp.has(key),
+  };
+  const begin = () => api.beginUpload(project, name, file.size);
+  const id = await sendPieces(file, begin, course);
+  if (id === null) return null;
+  const kept = await lasting(course, () => api.endUpload(id, useEditor.getState().doc?.rate));
   isReady(kept.id);
   return kept;
-}
-
-/** Does it again for as long as the connection is lost. */
-async function lasting<T>(key: string, work: () => Promise<T>): Promise<T> {
-  for (;;) {
-    try {
-      const done = await work();
-      change(key, { waiting: false });
-      return done;
-    } catch (e) {
-      const lost = e instanceof ServerError && (e.status === 0 || e.status >= 502);
-      if (!lost || givenUp.has(key)) throw e;
-      change(key, { waiting: true });
-      await new Promise((go) => setTimeout(go, AGAIN));
-    }
-  }
 }
 
 /**

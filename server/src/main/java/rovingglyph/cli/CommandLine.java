@@ -15,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import rovingglyph.archive.PartKind;
 import rovingglyph.document.SceneBundle;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.footage.FootageFolder;
@@ -42,11 +43,11 @@ public final class CommandLine {
   static final String USAGE =
       """
       Usage:
-        ./roving render SCENE.json OUT.(%s)... [options]
+        ./roving render SCENE.json|PROJECT.zip [--scene NAME] OUT.(%s)... [options]
             [--set ITEM.FIELD=VALUE]... [--progress json]
             [--fonts DIR] [--pictures DIR] [--footage DIR] [--scenes DIR]
-        ./roving render SCENE.json FOLDER/ [options of png-sequence]
-        ./roving layout SCENE.json --at SECONDS [--fonts DIR]
+        ./roving render SCENE.json|PROJECT.zip FOLDER/ [options of png-sequence]
+        ./roving layout SCENE.json|PROJECT.zip [--scene NAME] --at SECONDS [--fonts DIR]
       --frames FIRST-LAST is short for --from and --to. Of several files each takes the options
       that it has. ITEM is an item's id or name, or "scene"; FIELD is as documents have it.
       Formats and options of render; the first of an end needs no --format:
@@ -63,6 +64,7 @@ public final class CommandLine {
   private Path pictures;
   private Path footage;
   private Path scenes;
+  private String named;
 
   private CommandLine(PrintStream out, PrintStream err) {
     this.out = out;
@@ -134,6 +136,8 @@ public final class CommandLine {
         footage = Path.of(value);
       } else if (args[i - 1].equals("--scenes")) {
         scenes = folder(value);
+      } else if (args[i - 1].equals("--scene")) {
+        named = value;
       } else if (args[i - 1].equals("--set")) {
         values.add(value);
       } else if (args[i - 1].equals("--progress")) {
@@ -175,8 +179,21 @@ public final class CommandLine {
     return Preparation.prepare(scene, shaper);
   }
 
-  /** With the scenes that its insets show, those named by ids and those in them. */
+  /**
+   * With the scenes that its insets show, those named by ids and those in them. What a project file
+   * has beside them is used where nothing else is given.
+   */
   private Scene scene(Path document) throws IOException {
+    if (UnpackedProject.isOne(document)) {
+      UnpackedProject project = UnpackedProject.of(document, named);
+      fonts = fonts == null ? project.folder(PartKind.TYPEFACE) : fonts;
+      pictures = pictures == null ? project.folder(PartKind.PICTURE) : pictures;
+      footage = footage == null ? project.folder(PartKind.FOOTAGE) : footage;
+      return project.scene();
+    }
+    if (named != null) {
+      throw new Refused("--scene chooses one of a project file; " + document + " is none");
+    }
     Scene scene = SceneBundle.read(text(document));
     if (scenes == null) {
       return scene;

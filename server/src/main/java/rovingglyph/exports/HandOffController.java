@@ -1,14 +1,12 @@
 package rovingglyph.exports;
 
-import com.eclipsesource.json.JsonObject;
-import com.eclipsesource.json.JsonValue;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -17,11 +15,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import rovingglyph.formats.ExportFormat;
-import rovingglyph.formats.ExportFormats;
-import rovingglyph.formats.ExportOptions;
 import rovingglyph.projects.KeptParts;
-import rovingglyph.projects.ProjectStore;
 import rovingglyph.schema.Fields;
 import rovingglyph.server.Holds;
 import rovingglyph.server.JsonBody;
@@ -38,34 +32,12 @@ class HandOffController {
   /** For the description of the interface. */
   record NewSet(String name, List<SetFile> files) {}
 
-  /** Files that one set has at most. */
-  private static final int MOST_FILES = 20;
-
   private final HandOffStore settings;
   private final KeptParts sets;
 
-  HandOffController(JdbcClient jdbc, ProjectStore projects, HandOffStore settings) {
+  HandOffController(HandOffStore settings, @Qualifier("fileSetParts") KeptParts sets) {
     this.settings = settings;
-    this.sets = new KeptParts(jdbc, projects, "file_set", "files", HandOffController::check);
-  }
-
-  private static void check(JsonValue files) {
-    Fields f = Fields.of(new JsonObject().add("files", files));
-    List<Boolean> all = f.list("files", MOST_FILES, HandOffController::checkFile);
-    if (all.isEmpty()) {
-      f.problem("files", "names no file", "1 to " + MOST_FILES);
-    }
-    f.check();
-  }
-
-  private static boolean checkFile(Fields file) {
-    ExportFormat format = ExportFormats.of(file.text("format", 80, ""));
-    if (format == null) {
-      file.problem("format", "is not known", FormatController.ids());
-      return true;
-    }
-    ExportOptions.read(format, file.object("options"));
-    return true;
+    this.sets = sets;
   }
 
   @Operation(summary = "How a project's files are called and how long they are kept")

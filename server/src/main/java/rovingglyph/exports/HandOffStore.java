@@ -8,7 +8,7 @@ import rovingglyph.server.RefusedException;
 
 /** How projects call their files, and how long they keep them. */
 @Repository
-class HandOffStore {
+public class HandOffStore {
   /** The longest that finished files are kept, unless it is for ever. */
   private static final int MOST_DAYS = 3650;
 
@@ -18,7 +18,7 @@ class HandOffStore {
    * @param fileNames see {@link NamePattern}
    * @param keepDays after which finished files go; 0 for ever
    */
-  record Settings(String fileNames, int keepDays) {}
+  public record Settings(String fileNames, int keepDays) {}
 
   private final JdbcClient jdbc;
   private final int usualDays;
@@ -50,7 +50,7 @@ class HandOffStore {
    *
    * @throws RefusedException for a pattern or days that cannot be
    */
-  Settings change(UUID project, String fileNames, Integer keepDays) {
+  public Settings change(UUID project, String fileNames, Integer keepDays) {
     if (keepDays != null && (keepDays < 0 || keepDays > MOST_DAYS)) {
       throw RefusedException.bad("keepDays: takes 1 to " + MOST_DAYS + ", or 0 for ever");
     }

@@ -16,7 +16,6 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -26,6 +25,7 @@ import rovingglyph.scene.Footage;
 import rovingglyph.scene.FrameRate;
 import rovingglyph.server.RefusedException;
 import rovingglyph.server.UnableException;
+import rovingglyph.uploads.StoredFiles;
 
 /** Footage over HTTP. */
 @RestController
@@ -86,29 +86,6 @@ class FootageController {
         project, name.substring(0, Math.min(name.length(), LONGEST_NAME)), upload.size());
   }
 
-  @Operation(summary = "How many pieces of an upload are there, from the first on")
-  @GetMapping("/api/uploads/{id}")
-  StoredFiles.Upload upload(@PathVariable UUID id) {
-    return files.upload(id);
-  }
-
-  @Operation(summary = "A piece of an upload: 1 MiB, the last one what is left")
-  @PutMapping(value = "/api/uploads/{id}/pieces/{number}", consumes = MediaType.ALL_VALUE)
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void piece(
-      @PathVariable UUID id,
-      @PathVariable int number,
-      @RequestBody(required = false) byte[] bytes) {
-    files.put(files.upload(id), number, bytes == null ? new byte[0] : bytes);
-  }
-
-  @Operation(summary = "Gives an upload up")
-  @DeleteMapping("/api/uploads/{id}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void giveUp(@PathVariable UUID id) {
-    files.remove(files.upload(id).id());
-  }
-
   @Operation(
       summary =
           "Ends an upload: its file is looked into and kept with the project, or refused with the"
@@ -117,14 +94,8 @@ class FootageController {
   FootageStore.Kept end(@PathVariable UUID id, @RequestParam(required = false) String rate)
       throws InterruptedException {
     FrameRate ofStills = rate(rate);
-    StoredFiles.Upload upload = files.upload(id);
-    if (upload.received() < upload.pieces()) {
-      throw new RefusedException(
-          HttpStatus.CONFLICT,
-          "The upload is not whole",
-          "Piece " + upload.received() + " is missing",
-          Map.of("received", upload.received()));
-    }
+    StoredFiles.Upload upload = files.whole(id);
+    projects.require(upload.projectId());
     try {
       String kept = intake.keep(upload.projectId(), upload.name(), id, ofStills);
       jobs.enqueue(kept);

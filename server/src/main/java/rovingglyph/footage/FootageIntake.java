@@ -8,6 +8,7 @@ import java.util.UUID;
 import java.util.concurrent.Semaphore;
 import org.springframework.stereotype.Component;
 import rovingglyph.scene.FrameRate;
+import rovingglyph.uploads.StoredFiles;
 
 /** Looks into files that are stored and keeps them with projects as footage. */
 @Component
@@ -65,8 +66,8 @@ public class FootageIntake {
   }
 
   /** The same with a file that is not stored yet. */
-  public void keep(UUID project, String name, InputStream file)
+  public String keep(UUID project, String name, InputStream file)
       throws IOException, InterruptedException, FootageFile.Unusable {
-    keep(project, name, files.keep(name, file), PLAIN_RATE);
+    return keep(project, name, files.keep(name, file), PLAIN_RATE);
   }
 }

@@ -21,13 +21,14 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import rovingglyph.uploads.StoredFiles;
 
 /**
  * Makes what the stage shows of footage: every frame as a picture of its own, so that each can be
  * shown at once. Any node takes the next one; one whose node has died is begun again by another.
  */
 @Component
-class FootageJobs implements DisposableBean {
+public class FootageJobs implements DisposableBean {
   private static final Logger LOG = LoggerFactory.getLogger(FootageJobs.class);
 
   /** Frames that are kept and fetched together. */
@@ -80,7 +81,8 @@ class FootageJobs implements DisposableBean {
     scheduler.stop();
   }
 
-  void enqueue(String id) {
+  /** Has footage made ready for the stage. */
+  public void enqueue(String id) {
     scheduler.scheduleIfNotExists(task.instance(id), Instant.now());
   }
 

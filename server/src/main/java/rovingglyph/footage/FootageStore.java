@@ -13,6 +13,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import rovingglyph.projects.ShownFiles;
 import rovingglyph.render.FootageSource;
 import rovingglyph.server.RefusedException;
+import rovingglyph.uploads.StoredFiles;
 
 /** The footage that projects keep. The same file is stored once, however many keep it. */
 @Repository

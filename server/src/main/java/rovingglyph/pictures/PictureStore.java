@@ -21,7 +21,7 @@ public class PictureStore {
   static final int MOST = 500;
 
   /** A picture of a project; {@code width} and {@code height} are its natural size. */
-  record Kept(String id, String name, String type, int width, int height, boolean used) {}
+  public record Kept(String id, String name, String type, int width, int height, boolean used) {}
 
   /** A file with its media type. */
   record Content(String type, byte[] bytes) {}

@@ -2,9 +2,9 @@ package rovingglyph.projects;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import rovingglyph.document.EasingCodec;
 import rovingglyph.server.Holds;
 import rovingglyph.server.JsonBody;
 
@@ -24,8 +23,8 @@ class EasingController {
 
   private final KeptParts easings;
 
-  EasingController(JdbcClient jdbc, ProjectStore projects) {
-    this.easings = new KeptParts(jdbc, projects, "easing", "curve", EasingCodec::read);
+  EasingController(@Qualifier("easings") KeptParts easings) {
+    this.easings = easings;
   }
 
   @Operation(summary = "The easings that a project keeps")

@@ -2,9 +2,9 @@ package rovingglyph.projects;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import rovingglyph.document.AppearanceCodec;
 import rovingglyph.server.Holds;
 import rovingglyph.server.JsonBody;
 
@@ -24,9 +23,8 @@ class FinishController {
 
   private final KeptParts finishes;
 
-  FinishController(JdbcClient jdbc, ProjectStore projects) {
-    this.finishes =
-        new KeptParts(jdbc, projects, "finish", "effects", AppearanceCodec::checkFinish);
+  FinishController(@Qualifier("finishes") KeptParts finishes) {
+    this.finishes = finishes;
   }
 
   @Operation(summary = "The finishes that a project keeps")

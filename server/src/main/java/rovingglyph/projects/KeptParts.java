@@ -17,14 +17,26 @@ import rovingglyph.server.RefusedException;
  *
  * @param table that has them
  * @param field in which the part is, in the table as over HTTP
+ * @param longest a part may be, in characters
+ * @param most that a project keeps
  * @param check throws a {@link DocumentException} for a part that cannot be used
  */
 public record KeptParts(
-    JdbcClient jdbc, ProjectStore projects, String table, String field, Consumer<JsonValue> check) {
-  private static final int MOST = 100;
-  private static final int LONGEST = 20_000;
+    JdbcClient jdbc,
+    ProjectStore projects,
+    String table,
+    String field,
+    int longest,
+    int most,
+    Consumer<JsonValue> check) {
+  /** What holds for most kinds. */
+  public static final int LONGEST = 20_000;
 
-  private record Kept(UUID id, String name, String part) {
+  /** The same. */
+  public static final int MOST = 100;
+
+  /** What is kept; {@code part} as JSON. */
+  public record Kept(UUID id, String name, String part) {
     JsonObject json(String field) {
       return new JsonObject()
           .add("id", id.toString())
@@ -33,7 +45,8 @@ public record KeptParts(
     }
   }
 
-  private List<Kept> of(UUID project) {
+  /** All of a project, in the order in which they came. */
+  public List<Kept> of(UUID project) {
     String columns = "id, name, " + field + "::text as part";
     return jdbc.sql("select " + columns + " from " + table + " where project_id = ? order by place")
         .param(project)
@@ -66,8 +79,28 @@ public record KeptParts(
     }
     String checked = new NewName(name.asString()).checked();
     Kept k = new Kept(UUID.randomUUID(), checked, part(value.asObject().get(field)));
-    if (of(project).size() >= MOST) {
-      throw RefusedException.bad("A project keeps at most " + MOST + ": forget one first");
+    insert(project, k);
+    return k.json(field).toString();
+  }
+
+  /**
+   * Keeps a part that came with a project file, unless the project has the same under that name.
+   *
+   * @throws RefusedException for one that cannot be used
+   */
+  public void keep(UUID project, String name, JsonValue value) {
+    Kept k = new Kept(UUID.randomUUID(), new NewName(name).checked(), part(value));
+    boolean known =
+        of(project).stream()
+            .anyMatch(o -> o.name().equals(k.name()) && Json.parse(o.part()).equals(value));
+    if (!known) {
+      insert(project, k);
+    }
+  }
+
+  private void insert(UUID project, Kept k) {
+    if (of(project).size() >= most) {
+      throw RefusedException.bad("A project keeps at most " + most + ": forget one first");
     }
     jdbc.sql(
             "insert into "
@@ -77,7 +110,6 @@ public record KeptParts(
                 + ") values (?, ?, ?, ?::json)")
         .params(k.id(), project, k.name(), k.part())
         .update();
-    return k.json(field).toString();
   }
 
   private String part(JsonValue part) {
@@ -85,8 +117,8 @@ public record KeptParts(
       throw RefusedException.bad(field + ": is missing");
     }
     String text = part.toString();
-    if (text.length() > LONGEST) {
-      throw RefusedException.bad(field + ": has more than " + LONGEST + " characters");
+    if (text.length() > longest) {
+      throw RefusedException.bad(field + ": has more than " + longest + " characters");
     }
     try {
       check.accept(part);

@@ -79,19 +79,22 @@ public class SceneStore {
       for (String shownId : SceneShelf.shownBy(SceneCodec.read(document))) {
         document = document.replace(shownId, ids.getOrDefault(shownId, shownId));
       }
-      jdbc.sql(
-              """
-              insert into scene (id, project_id, name, document, revision)
-              select ?::uuid, ?, name, ?::json, 1 from scene where id = ?""")
-          .params(ids.get(k.id().toString()), to, document, k.id())
-          .update();
+      insert(UUID.fromString(ids.get(k.id().toString())), to, document);
     }
+  }
+
+  /**
+   * Keeps a scene under an id that was chosen for it, before those are kept that it shows.
+   *
+   * @throws DocumentException if the document cannot be used
+   */
+  public void insert(UUID id, UUID project, String document) {
     jdbc.sql(
-            """
-            insert into scene_revision (scene_id, revision, document)
-            select id, revision, document from scene where project_id = ?""")
-        .param(to)
+            "insert into scene (id, project_id, name, document, revision)"
+                + " values (?, ?, ?, ?::json, 1)")
+        .params(id, project, SceneCodec.read(document).name(), document)
         .update();
+    remember(id, null, "Begun");
   }
 
   public Kept get(UUID id) {
@@ -113,24 +116,24 @@ public class SceneStore {
   @Transactional
   public Kept create(UUID projectId, String document) {
     Scene scene = SceneCodec.read(document);
+    requireRoom(projectId, 1);
+    UUID id = UUID.randomUUID();
+    shown.check(id, projectId, scene);
+    insert(id, projectId, document);
+    return get(id);
+  }
+
+  /** Refuses more scenes than a project holds. */
+  public void requireRoom(UUID project, int more) {
     long now =
         jdbc.sql("select count(*) from scene where project_id = ? and deleted_at is null")
-            .param(projectId)
+            .param(project)
             .query(Long.class)
             .single();
-    if (now >= MOST) {
+    if (now + more > MOST) {
       throw RefusedException.bad(
           "A project holds at most " + MOST + " scenes; delete some, or make another project");
     }
-    UUID id = UUID.randomUUID();
-    shown.check(id, projectId, scene);
-    jdbc.sql(
-            "insert into scene (id, project_id, name, document, revision)"
-                + " values (?, ?, ?, ?::json, 1)")
-        .params(id, projectId, scene.name(), document)
-        .update();
-    remember(id, null, "Begun");
-    return get(id);
   }
 
   /**

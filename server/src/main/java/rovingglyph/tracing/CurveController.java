@@ -28,9 +28,6 @@ class CurveController {
   /** A kept curve; {@code path} is a path as in a scene document. */
   record Curve(UUID id, String name, @JsonRawValue String path) {}
 
-  private static final int LONGEST = 1_000_000;
-  private static final int MOST = 500;
-
   private final JdbcClient jdbc;
   private final ProjectStore projects;
 
@@ -54,8 +51,8 @@ class CurveController {
   Curve keep(@PathVariable UUID project, @RequestBody JsonBody body) {
     projects.require(project);
     GuidePath path = read(body);
-    if (list(project).size() >= MOST) {
-      throw RefusedException.bad("A project keeps at most " + MOST + " curves; delete some first");
+    if (list(project).size() >= KeptCurves.MOST) {
+      throw RefusedException.bad("A project keeps at most " + KeptCurves.MOST + " curves; delete some first");
     }
     Curve curve = new Curve(UUID.randomUUID(), path.name(), PathCodec.write(path));
     jdbc.sql("insert into curve (id, project_id, name, path) values (?, ?, ?, ?::json)")
@@ -65,8 +62,8 @@ class CurveController {
   }
 
   private static GuidePath read(JsonBody body) {
-    if (body.text().length() > LONGEST) {
-      throw RefusedException.bad("A curve has at most " + LONGEST + " characters");
+    if (body.text().length() > KeptCurves.LONGEST) {
+      throw RefusedException.bad("A curve has at most " + KeptCurves.LONGEST + " characters");
     }
     return PathCodec.read(body.value());
   }

@@ -140,6 +140,30 @@ public class FaceStore implements FaceSource {
     return face;
   }
 
+  /**
+   * Keeps a font that came with a project file.
+   *
+   * @param id that it has there; it has the same here if it is that very font
+   * @return the id that it has here
+   */
+  @Transactional
+  public String keep(UUID project, String id, byte[] file) {
+    boolean same =
+        jdbc.sql("select exists (select 1 from typeface where id = ? and content = ?)")
+            .params(id, file)
+            .query(Boolean.class)
+            .single();
+    if (!same) {
+      return keep(project, file).id();
+    }
+    jdbc.sql(
+            "insert into project_typeface (project_id, typeface_id) values (?, ?)"
+                + " on conflict do nothing")
+        .params(project, id)
+        .update();
+    return id;
+  }
+
   /** Takes a typeface out of a project; one that no project keeps is forgotten. */
   @Transactional
   public void remove(UUID project, String id) {

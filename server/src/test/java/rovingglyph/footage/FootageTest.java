@@ -34,6 +34,7 @@ import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.FramePainter;
 import rovingglyph.server.TestServer;
+import rovingglyph.uploads.StoredFiles;
 
 /**
  * Footage of projects over HTTP, and in what is exported: every frame is the one that it is to be.

@@ -20,6 +20,7 @@ import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import rovingglyph.server.TestServer;
+import rovingglyph.uploads.StoredFiles;
 
 /** Footage for tests: every frame says its number in twelve cells, light for 1 and dark for 0. */
 public final class MadeFootage {

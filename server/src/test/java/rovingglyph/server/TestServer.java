@@ -52,6 +52,15 @@ public final class TestServer implements AutoCloseable {
     return shared;
   }
 
+  /** A second one beside it, on a database of its own; whoever asks for it closes it. */
+  public static TestServer another() {
+    try {
+      return new TestServer();
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
   /**
    * A port that nobody listens at, and that is not among those that systems give to connections:
    * one of these could be taken before a server has begun to listen.

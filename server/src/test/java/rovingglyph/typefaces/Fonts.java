@@ -9,10 +9,10 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /** Font files for tests, made from shipped ones. */
-final class Fonts {
+public final class Fonts {
   private Fonts() {}
 
-  static byte[] resource(String path) {
+  public static byte[] resource(String path) {
     try (InputStream in = Fonts.class.getResourceAsStream(path)) {
       return in.readAllBytes();
     } catch (IOException e) {
@@ -68,7 +68,7 @@ final class Fonts {
   }
 
   /** WOFF 1.0 with tables that are stored as they are. */
-  static byte[] woff(byte[] font) {
+  public static byte[] woff(byte[] font) {
     Map<String, byte[]> tables = tables(font);
     int n = tables.size();
     int at = 44 + 20 * n;

@@ -1,4 +1,4 @@
-package rovingglyph.footage;
+package rovingglyph.uploads;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -15,9 +15,12 @@ import rovingglyph.server.RefusedException;
 
 /** Large files in pieces of 1 MiB: of none more than a piece is ever in memory. */
 @Repository
-class StoredFiles {
+public class StoredFiles {
   /** Bytes of every piece but the last. */
-  static final int PIECE = 1 << 20;
+  public static final int PIECE = 1 << 20;
+
+  /** In the place of a project: uploads that belong to none. */
+  public static final UUID NO_PROJECT = new UUID(0, 0);
 
   /** Uploads that a project may have under way. */
   private static final int MOST_UPLOADS = 20;
@@ -27,8 +30,8 @@ class StoredFiles {
    *
    * @param received pieces that are there, from the first on without a gap
    */
-  record Upload(UUID id, UUID projectId, String name, long size, int received) {
-    int pieces() {
+  public record Upload(UUID id, UUID projectId, String name, long size, int received) {
+    public int pieces() {
       return (int) ((size + PIECE - 1) / PIECE);
     }
 
@@ -40,12 +43,12 @@ class StoredFiles {
 
   private final JdbcClient jdbc;
 
-  StoredFiles(JdbcClient jdbc) {
+  public StoredFiles(JdbcClient jdbc) {
     this.jdbc = jdbc;
   }
 
   /** Begins a file; what was begun a day ago and never ended is taken away. */
-  Upload begin(UUID project, String name, long size) {
+  public Upload begin(UUID project, String name, long size) {
     jdbc.sql(
             "delete from stored_file where project_id is not null"
                 + " and begun_at < now() - interval '1 day'")
@@ -70,7 +73,7 @@ class StoredFiles {
   }
 
   /** An upload that has not ended. */
-  Upload upload(UUID id) {
+  public Upload upload(UUID id) {
     return jdbc.sql(
             """
             select id, project_id, name, size, coalesce((
@@ -85,8 +88,25 @@ class StoredFiles {
         .orElseThrow(() -> RefusedException.notFound("upload"));
   }
 
+  /**
+   * An upload of which every piece is there.
+   *
+   * @throws RefusedException 409 while pieces are missing
+   */
+  public Upload whole(UUID id) {
+    Upload upload = upload(id);
+    if (upload.received() < upload.pieces()) {
+      throw new RefusedException(
+          HttpStatus.CONFLICT,
+          "The upload is not whole",
+          "Piece " + upload.received() + " is missing",
+          Map.of("received", upload.received()));
+    }
+    return upload;
+  }
+
   /** Keeps a piece; one that comes again takes the place of the one before. */
-  void put(Upload upload, int number, byte[] bytes) {
+  public void put(Upload upload, int number, byte[] bytes) {
     if (number < 0 || number >= upload.pieces() || bytes.length != upload.length(number)) {
       throw new RefusedException(
           HttpStatus.UNPROCESSABLE_CONTENT,
@@ -106,17 +126,17 @@ class StoredFiles {
   }
 
   /** Takes a file that nothing needs away. */
-  void remove(UUID id) {
+  public void remove(UUID id) {
     jdbc.sql("delete from stored_file where id = ?").param(id).update();
   }
 
   /** An upload is one no longer: it stays for good, until it is removed. */
-  void ended(UUID id) {
+  public void ended(UUID id) {
     jdbc.sql("update stored_file set project_id = null where id = ?").param(id).update();
   }
 
   /** Keeps a whole file, read to its end. */
-  UUID keep(String name, InputStream in) throws IOException {
+  public UUID keep(String name, InputStream in) throws IOException {
     UUID id = UUID.randomUUID();
     jdbc.sql("insert into stored_file (id, name, size) values (?, ?, 0)").params(id, name).update();
     long size = 0;
@@ -133,7 +153,7 @@ class StoredFiles {
   }
 
   /** Gives a file out, piece by piece. */
-  void write(UUID id, OutputStream out) throws IOException {
+  public void write(UUID id, OutputStream out) throws IOException {
     for (int n = 0; ; n++) {
       Optional<byte[]> piece =
           jdbc.sql("select bytes from stored_piece where file_id = ? and number = ?")
@@ -148,8 +168,8 @@ class StoredFiles {
   }
 
   /** A file on the disk, for programs; whoever asks for it deletes it. */
-  Path spooled(UUID id) throws IOException {
-    Path out = Files.createTempFile("roving-footage", ".in");
+  public Path spooled(UUID id) throws IOException {
+    Path out = Files.createTempFile("roving-stored", ".in");
     try (OutputStream to = Files.newOutputStream(out)) {
       write(id, to);
       return out;

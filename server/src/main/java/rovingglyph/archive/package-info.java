@@ -1,0 +1,2 @@
+/** Whole projects as files: written, looked into, and opened as projects again. */
+package rovingglyph.archive;

@@ -75,7 +75,8 @@ final class ItemList {
 
   private ItemList() {}
 
-  private static String kind(Item item) {
+  /** The word of its kind. */
+  static String kind(Item item) {
     return item.accept(
         new Item.Visitor<String>() {
           @Override

@@ -33,10 +33,17 @@ import rovingglyph.scene.SceneShelf;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
+import rovingglyph.series.Series;
+import rovingglyph.series.SeriesCheck;
+import rovingglyph.series.SeriesFiles;
+import rovingglyph.series.Table;
 import rovingglyph.server.PrivateFolder;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
 import rovingglyph.type.Cluster;
+import rovingglyph.values.BadValueException;
+import rovingglyph.values.SceneField;
+import rovingglyph.values.SceneValues;
 
 /** {@code render} and {@code layout}. Results go to one stream, messages to the other. */
 public final class CommandLine {
@@ -47,7 +54,10 @@ public final class CommandLine {
             [--set ITEM.FIELD=VALUE]... [--progress json]
             [--fonts DIR] [--pictures DIR] [--footage DIR] [--scenes DIR]
         ./roving render SCENE.json|PROJECT.zip FOLDER/ [options of png-sequence]
+        ./roving series SCENE.json|PROJECT.zip [--scene NAME] TABLE.csv OUT.zip|FOLDER/ --formats mp4,svg...
+            [--match HEADING=ITEM.FIELD]... [options]
         ./roving layout SCENE.json|PROJECT.zip [--scene NAME] --at SECONDS [--fonts DIR]
+      Each row of the table becomes a file of each format; headings name what the cells are for.
       --frames FIRST-LAST is short for --from and --to. Of several files each takes the options
       that it has. ITEM is an item's id or name, or "scene"; FIELD is as documents have it.
       Formats and options of render; the first of an end needs no --format:
@@ -58,13 +68,15 @@ public final class CommandLine {
   private final PrintStream err;
   private final List<String> words = new ArrayList<>();
   private final Map<String, String> options = new LinkedHashMap<>();
-  private final List<String> values = new ArrayList<>();
+  private final List<SceneValues.Value> values = new ArrayList<>();
+  private final List<String> matches = new ArrayList<>();
   private boolean tells;
   private Path fonts;
   private Path pictures;
   private Path footage;
   private Path scenes;
   private String named;
+  private Map<String, String> pictureNames = Map.of();
 
   private CommandLine(PrintStream out, PrintStream err) {
     this.out = out;
@@ -85,6 +97,9 @@ public final class CommandLine {
       return 0;
     } catch (Refused e) {
       err.println(e.getMessage());
+      return 2;
+    } catch (BadValueException e) {
+      err.println("--set " + e.getMessage());
       return 2;
     } catch (DocumentException e) {
       err.println("The scene cannot be used:");
@@ -107,10 +122,13 @@ public final class CommandLine {
     String command = words.isEmpty() ? "" : words.get(0);
     if (command.equals("render") && words.size() >= 3) {
       List<WrittenFile> files = WrittenFile.all(words.subList(2, words.size()), options);
-      Scene scene = SetValues.applied(scene(Path.of(words.get(1))), values);
+      Scene scene = scene(Path.of(words.get(1)));
+      scene = SceneValues.applied(scene, values, assets());
       for (WrittenFile f : files) {
         render(scene, f);
       }
+    } else if (command.equals("series") && words.size() == 4) {
+      series();
     } else if (command.equals("layout") && words.size() == 2) {
       layout(Path.of(words.get(1)));
     } else {
@@ -139,7 +157,9 @@ public final class CommandLine {
       } else if (args[i - 1].equals("--scene")) {
         named = value;
       } else if (args[i - 1].equals("--set")) {
-        values.add(value);
+        values.add(SceneValues.Value.parse(value));
+      } else if (args[i - 1].equals("--match")) {
+        matches.add(value);
       } else if (args[i - 1].equals("--progress")) {
         if (!value.equals("json")) {
           throw new Refused("--progress is \"" + value + "\"; it takes json");
@@ -174,9 +194,7 @@ public final class CommandLine {
   }
 
   private PreparedScene prepare(Scene scene) throws IOException {
-    FaceCatalogue faces = FaceCatalogue.shipped();
-    Shaper shaper = new Shaper(fonts == null ? faces : faces.with(fonts));
-    return Preparation.prepare(scene, shaper);
+    return Preparation.prepare(scene, new Shaper(faces()));
   }
 
   /**
@@ -185,7 +203,8 @@ public final class CommandLine {
    */
   private Scene scene(Path document) throws IOException {
     if (UnpackedProject.isOne(document)) {
-      UnpackedProject project = UnpackedProject.of(document, named);
+      UnpackedProject project = UnpackedProject.of(document, named, words.get(0).equals("series"));
+      pictureNames = project.pictures();
       fonts = fonts == null ? project.folder(PartKind.TYPEFACE) : fonts;
       pictures = pictures == null ? project.folder(PartKind.PICTURE) : pictures;
       footage = footage == null ? project.folder(PartKind.FOOTAGE) : footage;
@@ -227,14 +246,13 @@ public final class CommandLine {
       throw new Refused(reason);
     }
     PreparedScene scene = prepare(asked);
-    Bitmaps still = pictures == null ? Bitmaps.NONE : new PictureFolder(pictures);
-    Bitmaps bitmaps = footage == null ? still : new FootageFolder(footage, still);
+    Bitmaps bitmaps = bitmaps();
     require(bitmaps, scene);
     int frames = file.format().frames(asked, file.options());
-    Progress progress = new Progress(n -> tell(file, "frame", n, frames));
+    Progress progress = new Progress(n -> tell(file.target().toString(), "frame", n, frames));
     file.write(scene, bitmaps, tells ? progress : new Progress());
     if (tells) {
-      tell(file, "done", frames, frames);
+      tell(file.target().toString(), "done", frames, frames);
     }
     String note = file.format().note(asked, file.options());
     if (note != null) {
@@ -243,11 +261,84 @@ public final class CommandLine {
     Proof.of(scene).forEach(f -> err.println("Proof: " + f.message()));
   }
 
+  private Bitmaps bitmaps() throws IOException {
+    Bitmaps still = pictures == null ? Bitmaps.NONE : new PictureFolder(pictures);
+    return footage == null ? still : new FootageFolder(footage, still);
+  }
+
+  private FolderAssets assets() throws IOException {
+    return new FolderAssets(
+        faces(), pictures == null ? null : new PictureFolder(pictures), pictureNames);
+  }
+
+  private FaceCatalogue faces() throws IOException {
+    FaceCatalogue faces = FaceCatalogue.shipped();
+    return fonts == null ? faces : faces.with(fonts);
+  }
+
+  private void series() throws IOException {
+    String formats = options.remove("formats");
+    if (formats == null) {
+      throw new Refused("series needs --formats, such as --formats mp4,svg\n" + USAGE);
+    }
+    List<SeriesFiles.Asked> files =
+        WrittenFile.ofFormats(List.of(formats.split(",")), options).stream()
+            .map(f -> new SeriesFiles.Asked(f.format(), f.options()))
+            .toList();
+    Scene scene = SceneValues.applied(scene(Path.of(words.get(1))), values, assets());
+    FolderAssets assets = assets();
+    Series series = matched(Path.of(words.get(2)), scene);
+    SeriesCheck check = new SeriesCheck(series, scene, assets);
+    String bad = check.badColumns() == null ? check.firstBad() : check.badColumns();
+    if (bad != null) {
+      throw new Refused(words.get(2) + ": " + bad);
+    }
+    for (Series.Column c : series.columns()) {
+      err.println("“" + c.heading() + "”: " + (c.field().isEmpty() ? "not used" : c.field()));
+    }
+    SeriesFiles writer =
+        new SeriesFiles(scene, series, files, assets, new Shaper(faces()), bitmaps());
+    String out = words.get(3);
+    int all = SeriesFiles.frames(scene, series, files);
+    Progress progress = tells ? new Progress(n -> tell(out, "frame", n, all)) : new Progress();
+    if (out.endsWith("/")) {
+      writer.writeFolder(Path.of(out), progress);
+    } else if (out.endsWith(".zip")) {
+      writer.writeZip(Path.of(out), progress);
+    } else {
+      throw new Refused("A series goes into a .zip file or a folder, which ends in /, not " + out);
+    }
+    if (tells) {
+      tell(out, "done", progress.frames(), progress.frames());
+    }
+  }
+
+  /** The table, its columns matched by their headings and as it was asked for. */
+  private Series matched(Path file, Scene scene) throws IOException {
+    List<SceneField> fields = SceneField.of(scene);
+    try {
+      Series series = Series.of(Table.read(Files.readAllBytes(file)), fields);
+      List<String> columns = new ArrayList<>(series.columns().stream().map(Series.Column::field).toList());
+      for (String m : matches) {
+        int equals = m.lastIndexOf('=');
+        List<String> headings = series.columns().stream().map(Series.Column::heading).toList();
+        int at = headings.indexOf(m.substring(0, Math.max(0, equals)));
+        if (at < 0) {
+          throw new Refused("--match " + m + ": the table has " + String.join(", ", headings));
+        }
+        columns.set(at, m.substring(equals + 1));
+      }
+      return series.matched(columns);
+    } catch (Table.Unusable e) {
+      throw new Refused(file + ": " + e.getMessage());
+    }
+  }
+
   /** Tells how far a file is, in a line of JSON. */
-  private boolean tell(WrittenFile file, String what, int frames, int of) {
+  private boolean tell(String file, String what, int frames, int of) {
     out.println(
         new JsonObject()
-            .add("file", file.target().toString())
+            .add("file", file)
             .add("state", what)
             .add("frames", frames)
             .add("of", of));

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -24,8 +25,10 @@ import rovingglyph.scene.Scene;
 /**
  * A scene of a project file with those that it shows, and what they need in folders that go with the
  * process. Files in these are called by the ids that they are looked for by.
+ *
+ * @param pictures the ids of the project's by their names
  */
-record UnpackedProject(Scene scene, Path folder) {
+record UnpackedProject(Scene scene, Path folder, Map<String, String> pictures) {
   /** Whether a file is a ZIP by how it begins. */
   static boolean isOne(Path file) throws IOException {
     if (!Files.isRegularFile(file)) {
@@ -41,20 +44,27 @@ record UnpackedProject(Scene scene, Path folder) {
    * Takes a scene out of a project file.
    *
    * @param named its name or id; null where the file has one alone
+   * @param all whether typefaces and pictures are unpacked that the scene does not name
    * @throws Refused if the file cannot be used, or has no such scene
    */
-  static UnpackedProject of(Path file, String named) throws IOException {
+  static UnpackedProject of(Path file, String named, boolean all) throws IOException {
     try (ProjectFile zip = ProjectFile.open(file)) {
       Contents.Part part = part(zip.contents().of(PartKind.SCENE), named);
       Map<String, String> documents = reached(zip, part);
       Set<String> used = new HashSet<>();
       documents.values().forEach(d -> Names.collect(Json.parse(d), used));
       Scene scene = SceneBundle.filled(documents.get(part.id()), documents);
+      Map<String, String> pictures = new HashMap<>();
+      zip.contents().of(PartKind.PICTURE).forEach(p -> pictures.put(p.name(), p.id()));
+      if (all) {
+        zip.contents().of(PartKind.PICTURE).forEach(p -> used.add(p.id()));
+        zip.contents().of(PartKind.TYPEFACE).forEach(p -> used.add(p.id()));
+      }
       Path folder = Files.createTempDirectory("roving-project");
       for (PartKind kind : List.of(PartKind.PICTURE, PartKind.FOOTAGE, PartKind.TYPEFACE)) {
         unpack(zip, kind, used, Files.createDirectory(folder.resolve(kind.list())));
       }
-      return new UnpackedProject(scene, folder);
+      return new UnpackedProject(scene, folder, pictures);
     } catch (UnusableFileException | ProjectFile.BadPartException | ParseException e) {
       throw new Refused(file + ": " + e.getMessage());
     }

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -98,17 +99,36 @@ record WrittenFile(Path target, ExportFormat format, ExportOptions options, bool
     if (targets.size() == 1) {
       return List.of(of(targets.get(0), given));
     }
+    return all(targets, t -> Map.of(), given);
+  }
+
+  /**
+   * Files of these formats, which have no names yet.
+   *
+   * @throws Refused if there is no such format, or an option is wrong or of none of them
+   */
+  static List<WrittenFile> ofFormats(List<String> ids, Map<String, String> given) {
+    return all(ids, id -> Map.of("format", id), given);
+  }
+
+  private static List<WrittenFile> all(
+      List<String> targets,
+      Function<String, Map<String, String>> format,
+      Map<String, String> given) {
     Set<String> known = new HashSet<>(Set.of("frames"));
     List<WrittenFile> out = new ArrayList<>();
     for (String target : targets) {
-      // Its format first, by the end of its name alone.
+      // Its format first, by the end of its name alone where it is not named.
       List<String> own =
-          of(target, Map.of()).format().options().stream().map(ExportOption::name).toList();
+          of(target, format.apply(target)).format().options().stream()
+              .map(ExportOption::name)
+              .toList();
       known.addAll(own);
       Map<String, String> taken = new LinkedHashMap<>(given);
       taken
           .keySet()
           .removeIf(o -> !own.contains(o) && !(o.equals("frames") && own.contains("from")));
+      taken.putAll(format.apply(target));
       out.add(of(target, taken));
     }
     for (String option : given.keySet()) {

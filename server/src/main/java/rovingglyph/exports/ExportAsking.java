@@ -155,7 +155,8 @@ class ExportAsking {
                             projectName, a.scene().name(), a.format().id(), size, now, n)),
                 a.format().words().extension(),
                 a.format().frames(a.scene(), a.options()),
-                a.format().note(a.scene(), a.options())));
+                a.format().note(a.scene(), a.options()),
+                null));
     jobs.enqueue(id);
     return id;
   }

@@ -68,11 +68,14 @@ class ExportController {
 
   private final ExportStore exports;
   private final ExportAsking asking;
+  private final SeriesAsking series;
   private final ScenePictures pictures;
 
-  ExportController(ExportStore exports, ExportAsking asking, ScenePictures pictures) {
+  ExportController(
+      ExportStore exports, ExportAsking asking, SeriesAsking series, ScenePictures pictures) {
     this.exports = exports;
     this.asking = asking;
+    this.series = series;
     this.pictures = pictures;
   }
 
@@ -120,7 +123,12 @@ class ExportController {
   @PostMapping("/api/exports/{id}/again")
   @ResponseStatus(HttpStatus.ACCEPTED)
   Status again(@PathVariable UUID id) {
-    return status(exports.get(asking.begin(asking.again(exports.get(id)))));
+    ExportStore.Export before = exports.get(id);
+    return status(
+        exports.get(
+            before.format().equals(SeriesExport.ID)
+                ? series.again(before)
+                : asking.begin(asking.again(before))));
   }
 
   @Operation(summary = "Cancels an export, or takes a finished one away")
@@ -146,10 +154,11 @@ class ExportController {
   void file(@PathVariable UUID id, HttpServletResponse response) throws IOException {
     ExportStore.Export e = exports.get(id);
     ExportFormat format = ExportFormats.of(e.format());
-    if (e.size() == null || format == null) {
+    boolean ofSeries = e.format().equals(SeriesExport.ID);
+    if (e.size() == null || (format == null && !ofSeries)) {
       throw RefusedException.notFound("file");
     }
-    response.setContentType(format.words().mediaType());
+    response.setContentType(ofSeries ? "application/zip" : format.words().mediaType());
     response.setContentLengthLong(e.size());
     response.setHeader(
         "Content-Disposition",
@@ -162,13 +171,20 @@ class ExportController {
     exports.write(id, response.getOutputStream());
   }
 
-  private static Status status(ExportStore.Export e) {
+  private static String choices(ExportStore.Export e) {
+    if (e.format().equals(SeriesExport.ID)) {
+      return SeriesExport.words(e.options());
+    }
+    ExportFormat format = ExportFormats.of(e.format());
+    return format == null ? "" : ExportOptions.parse(format, e.options()).words(format);
+  }
+
+  static Status status(ExportStore.Export e) {
     Double left = null;
     if (e.state().equals(ExportStore.State.RUNNING.name()) && e.framesDone() > 0) {
       double gone = Duration.between(e.startedAt(), Instant.now()).toMillis() / 1000.0;
       left = gone / e.framesDone() * (e.framesTotal() - e.framesDone());
     }
-    ExportFormat format = ExportFormats.of(e.format());
     return new Status(
         e.id(),
         e.projectId(),
@@ -176,7 +192,7 @@ class ExportController {
         e.sceneName(),
         e.fileName(),
         e.format(),
-        format == null ? "" : ExportOptions.parse(format, e.options()).words(format),
+        choices(e),
         e.state().toLowerCase(Locale.ROOT),
         e.framesDone(),
         e.framesTotal(),

@@ -17,9 +17,7 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
-import rovingglyph.footage.KeptBitmaps;
 import rovingglyph.render.Bitmaps;
-import rovingglyph.shaping.Shaper;
 
 /**
  * Runs exports through db-scheduler: any node takes the next one, and one whose node has died is
@@ -41,20 +39,14 @@ class ExportJobs implements DisposableBean {
   private static final Duration SWEEP = Duration.ofMinutes(30);
 
   private final ExportStore exports;
-  private final Shaper shaper;
-  private final KeptBitmaps bitmaps;
+  private final ExportWork work;
   private final CustomTask<Void> task;
   private final Scheduler scheduler;
 
   ExportJobs(
-      ExportStore exports,
-      Shaper shaper,
-      KeptBitmaps bitmaps,
-      HandOffStore handOff,
-      DataSource dataSource) {
+      ExportStore exports, ExportWork work, HandOffStore handOff, DataSource dataSource) {
     this.exports = exports;
-    this.shaper = shaper;
-    this.bitmaps = bitmaps;
+    this.work = work;
     this.task =
         Tasks.custom("export", Void.class)
             // Only a stopping server or an absent database lets a run fail: it is begun again soon.
@@ -108,7 +100,7 @@ class ExportJobs implements DisposableBean {
       return true;
     }
     try {
-      new ExportRun(exports, shaper, bitmaps, id).watch();
+      new ExportRun(exports, work, id).watch();
     } catch (Bitmaps.NotReady e) {
       exports.giveBack(id, e.getMessage());
       return false;

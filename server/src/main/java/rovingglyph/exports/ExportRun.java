@@ -1,23 +1,10 @@
 package rovingglyph.exports;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import rovingglyph.document.SceneBundle;
-import rovingglyph.footage.KeptBitmaps;
-import rovingglyph.formats.ExportFormat;
-import rovingglyph.formats.ExportFormats;
-import rovingglyph.formats.ExportOptions;
-import rovingglyph.frame.Preparation;
-import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
-import rovingglyph.scene.Scene;
-import rovingglyph.shaping.Shaper;
 
 /**
  * One try of an export: the work on a thread of its own, and a watch over it that ends it when it
@@ -41,16 +28,14 @@ final class ExportRun {
   private static final long END_MILLIS = 1200;
 
   private final ExportStore exports;
-  private final Shaper shaper;
-  private final KeptBitmaps kept;
+  private final ExportWork work;
   private final UUID id;
   private final Progress progress = new Progress();
   private volatile Throwable failure;
 
-  ExportRun(ExportStore exports, Shaper shaper, KeptBitmaps kept, UUID id) {
+  ExportRun(ExportStore exports, ExportWork work, UUID id) {
     this.exports = exports;
-    this.shaper = shaper;
-    this.kept = kept;
+    this.work = work;
     this.id = id;
   }
 
@@ -118,31 +103,10 @@ final class ExportRun {
 
   private void work() {
     try {
-      write();
+      work.write(exports.get(id), progress);
     } catch (Throwable e) {
       // Of whatever kind, memory that has run out included: the watch tells it.
       failure = e;
-    }
-  }
-
-  private void write() throws IOException {
-    ExportStore.Export export = exports.get(id);
-    ExportFormat format = ExportFormats.of(export.format());
-    if (format == null) {
-      throw new IOException("This server does not know the format \"" + export.format() + "\"");
-    }
-    ExportOptions options = ExportOptions.parse(format, export.options());
-    Scene asked = SceneBundle.read(exports.document(id));
-    PreparedScene scene = Preparation.prepare(ExportFormats.applied(asked, options), shaper);
-    Path file = Files.createTempFile("roving-export", "." + format.words().extension());
-    try (KeptBitmaps.Borrowed bitmaps = kept.borrow()) {
-      Bitmaps.requireAll(bitmaps, scene.scene());
-      format.write(scene, bitmaps, options, file, progress);
-      try (InputStream in = Files.newInputStream(file)) {
-        exports.finish(id, in);
-      }
-    } finally {
-      Files.deleteIfExists(file);
     }
   }
 

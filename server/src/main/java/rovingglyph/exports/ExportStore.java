@@ -50,6 +50,7 @@ class ExportStore {
    * @param name of the file without its end; another one of that name in the project gets a number
    * @param frames that are painted
    * @param note what the file will not be as on the stage; null if there is nothing
+   * @param series whose rows it is made of; null for a file of the scene as it is
    */
   record Asked(
       UUID projectId,
@@ -61,7 +62,8 @@ class ExportStore {
       IntFunction<String> name,
       String extension,
       int frames,
-      String note) {}
+      String note,
+      String series) {}
 
   private static final String COLUMNS =
       """
@@ -110,6 +112,11 @@ class ExportStore {
             a.frames(),
             a.note())
         .update();
+    if (a.series() != null) {
+      jdbc.sql("insert into export_series (export_id, series) values (?, ?::json)")
+          .params(id, a.series())
+          .update();
+    }
     return id;
   }
 
@@ -178,6 +185,14 @@ class ExportStore {
 
   String document(UUID id) {
     return jdbc.sql("select document from export where id = ?")
+        .param(id)
+        .query(String.class)
+        .single();
+  }
+
+  /** The series that an export is made of. */
+  String series(UUID id) {
+    return jdbc.sql("select series from export_series where export_id = ?")
         .param(id)
         .query(String.class)
         .single();

@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import rovingglyph.render.Bitmaps;
 
@@ -16,7 +17,7 @@ import rovingglyph.render.Bitmaps;
  */
 public final class PictureFolder implements Bitmaps {
   private final Path folder;
-  private final Map<String, List<Level>> read = new HashMap<>();
+  private final Map<String, Optional<PictureFile.Read>> read = new HashMap<>();
 
   /**
    * The pictures of a folder; each is read when it is first asked for.
@@ -32,17 +33,22 @@ public final class PictureFolder implements Bitmaps {
 
   @Override
   public synchronized List<Level> levels(String image) {
+    return file(image).map(PictureFile.Read::levels).orElse(List.of());
+  }
+
+  /** What the file of a picture is; empty where there is none. */
+  public synchronized Optional<PictureFile.Read> file(String image) {
     return read.computeIfAbsent(image, this::find);
   }
 
-  private List<Level> find(String image) {
+  private Optional<PictureFile.Read> find(String image) {
     try (Stream<Path> all = Files.list(folder)) {
       for (Path f : all.filter(Files::isRegularFile).sorted().toList()) {
         if (stem(f).equals(image) || hasId(f, image)) {
-          return read(f);
+          return Optional.of(read(f));
         }
       }
-      return List.of();
+      return Optional.empty();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -59,12 +65,12 @@ public final class PictureFolder implements Bitmaps {
     return dot < 0 ? name : name.substring(0, dot);
   }
 
-  private static List<Level> read(Path file) throws IOException {
+  private static PictureFile.Read read(Path file) throws IOException {
     try {
       if (Files.size(file) > PictureFile.LARGEST) {
         throw new IOException(file + " has more than 40 MB; make it smaller");
       }
-      return PictureFile.read(Files.readAllBytes(file)).levels();
+      return PictureFile.read(Files.readAllBytes(file));
     } catch (PictureFile.Unusable e) {
       throw new IOException(file + ": " + e.getMessage(), e);
     }

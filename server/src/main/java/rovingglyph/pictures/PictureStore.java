@@ -104,7 +104,7 @@ public class PictureStore {
   }
 
   /** The pictures of a project, in the order in which they came. */
-  List<Kept> of(UUID project) {
+  public List<Kept> of(UUID project) {
     return jdbc.sql(
             """
             select id, name, type, width, height, exists (select 1 from scene

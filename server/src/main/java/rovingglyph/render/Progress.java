@@ -13,6 +13,7 @@ public final class Progress {
   private final IntPredicate progress;
   private volatile long movedAt = System.nanoTime();
   private volatile int frames;
+  private volatile int before;
   private volatile boolean cancelled;
   private Process child;
 
@@ -33,11 +34,18 @@ public final class Progress {
    * @throws Cancelled if nobody wants them any more
    */
   public void done(int count) {
-    frames = count;
+    frames = before + count;
     movedAt = System.nanoTime();
-    if (!progress.test(count)) {
+    if (!progress.test(frames)) {
       cancelled = true;
     }
+    check();
+  }
+
+  /** Begins with the next of several files: its frames are counted on from those of the last. */
+  public void next() {
+    before = frames;
+    movedAt = System.nanoTime();
     check();
   }
 

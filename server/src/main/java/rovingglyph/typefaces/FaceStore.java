@@ -82,7 +82,7 @@ public class FaceStore implements FaceSource {
   }
 
   /** Shipped ones first, then those of a project by name. */
-  List<Face> of(UUID project) {
+  public List<Face> of(UUID project) {
     List<Face> out = new java.util.ArrayList<>(shipped.all());
     if (project != null) {
       jdbc.sql(

@@ -43,7 +43,7 @@ class ExportFilesTest {
                 number -> "Files",
                 "png",
                 1,
-                null));
+                null, null));
     assertThat(exports.start(id)).isTrue();
   }
 

@@ -8,6 +8,7 @@ import { showPane } from './shell/layout';
 import { ConflictDialog } from './shell/ConflictDialog';
 import { FilesDialog } from './shell/FilesDialog';
 import { OpenProjectDialog } from './shell/OpenProjectDialog';
+import { SeriesDialog } from './sheets/series/SeriesDialog';
 import { HistoryDialog } from './shell/HistoryDialog';
 import { TryOutDialog } from './shell/TryOutDialog';
 import { OffersDialog } from './shell/OffersDialog';
@@ -128,6 +129,7 @@ export function App() {
         <OffersDialog />
         <FilesDialog />
         <OpenProjectDialog />
+        <SeriesDialog />
         <HistoryDialog />
         <TryOutDialog />
       </Region>

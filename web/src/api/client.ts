@@ -25,6 +25,38 @@ export interface Project {
   scenes: SceneEntry[];
 }
 
+/** What a column of a series can be for. */
+export interface SeriesField {
+  path: string;
+  /** The item that has it, as it is called. */
+  item: string;
+  label: string;
+  kind: 'text' | 'colour' | 'number' | 'flag' | 'choice' | 'face' | 'picture';
+  /** One of the few that designs are mostly varied by. */
+  main: boolean;
+}
+
+/** A table whose rows vary a scene; without columns where there is none. */
+export interface Series {
+  revision: number;
+  /** {@code field} is empty for a column that is not used. */
+  columns: { heading: string; field: string }[];
+  rows: number;
+  fields: SeriesField[];
+  /** What is in the way of making it, but for single cells. */
+  problem: string | null;
+}
+
+export interface SeriesRow {
+  /** From 0. */
+  number: number;
+  cells: string[];
+  /** Cells that cannot stand in the field of their column. */
+  bad: { column: number; reason: string }[];
+  /** What Proof says of the scene with its values; null where that was not looked at. */
+  findings: string[] | null;
+}
+
 /** What is in a project file that was uploaded. */
 export interface ProjectFile {
   name: string;
@@ -462,6 +494,18 @@ export const api = {
   exports: (scene: string) => ask<ExportStatus[]>('GET', `/api/scenes/${scene}/exports`),
   exportFormats: (scene: string) =>
     ask<ExportFormat[]>('GET', `/api/export-formats?scene=${encodeURIComponent(scene)}`),
+  series: (scene: string) => ask<Series>('GET', `/api/scenes/${scene}/series`),
+  putSeries: (scene: string, table: Blob) =>
+    ask<Series>('PUT', `/api/scenes/${scene}/series`, table, BYTES),
+  removeSeries: (scene: string) => ask<void>('DELETE', `/api/scenes/${scene}/series`),
+  matchSeries: (scene: string, fields: string[]) =>
+    ask<Series>('PUT', `/api/scenes/${scene}/series/columns`, json({ fields })),
+  seriesRows: (scene: string, from: number, count: number) =>
+    ask<SeriesRow[]>('GET', `/api/scenes/${scene}/series/rows?from=${from}&count=${count}`),
+  adjustRow: (scene: string, row: number, cells: string[]) =>
+    ask<SeriesRow>('PUT', `/api/scenes/${scene}/series/rows/${row}`, json({ cells })),
+  makeSeries: (scene: string, files: FileSet['files']) =>
+    ask<ExportStatus>('POST', `/api/scenes/${scene}/series/files`, json({ files })),
   createExport: (scene: string, format: string, options: ExportChoices) =>
     ask<ExportStatus>('POST', `/api/scenes/${scene}/exports`, json({ format, options })),
   exportPlan: (scene: string, format: string, options: ExportChoices) =>

@@ -22,7 +22,7 @@ import {
   type Overlays,
 } from '../state/editor';
 import { addGuide } from '../state/guides';
-import { showFiles } from '../state/handOff';
+import { showFiles, showSeries } from '../state/handOff';
 import { saveProjectFile, showOpenProject } from '../state/projectFile';
 import { showHistory } from '../state/history';
 import { groupOf, itemOf } from '../state/items';
@@ -195,6 +195,7 @@ export const ACTIONS: Action[] = [
   })),
   { label: 'History of the scene', group: 'Go to', run: showHistory },
   { label: 'Files of all scenes', group: 'Go to', run: showFiles },
+  { label: 'A series from a table', group: 'Go to', run: showSeries },
   {
     label: 'Save the project as a file',
     group: 'Go to',

@@ -16,6 +16,11 @@ export const useFiles = create<{ open: boolean }>(() => ({ open: false }));
 
 export const showFiles = () => useFiles.setState({ open: true });
 
+/** Whether the series of the scene is open. */
+export const useSeries = create<{ open: boolean }>(() => ({ open: false }));
+
+export const showSeries = () => useSeries.setState({ open: true });
+
 /** What the web snippet is tried out with; null while it is not. */
 export const useTryOut = create<{ choices: ExportChoices | null }>(() => ({ choices: null }));
 

@@ -1,9 +1,10 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Table } from 'lucide-react';
 import { useState } from 'react';
 import { api, type ExportFormat, type FileSet } from '../../api/client';
 import { useKeeper } from '../../state/autosave';
 import { useEditor } from '../../state/editor';
-import { asked, showFiles } from '../../state/handOff';
+import { asked, showFiles, showSeries } from '../../state/handOff';
 import { notify } from '../../state/notices';
 import { countWords, useFindings, usePictureFindings } from '../../state/proof';
 import { Findings } from '../../stage/ProofList';
@@ -48,6 +49,14 @@ export function ExportSheet() {
           {doc.width} × {doc.height}, {frames} frames at {rateLabel(doc.rate)} fps
         </p>
         <FileSets {...together} onMake={(files) => begin.mutate(files.map(atPlayhead(all)))} />
+        <button
+          type="button"
+          className="btn mb-2 w-full justify-center"
+          title="One design, many texts: every row of a table becomes a file"
+          onClick={showSeries}
+        >
+          <Table className="size-4" /> A series from a table
+        </button>
         {formats.isError && !formats.data && (
           <p className="text-soft">The server cannot be reached: no file can be made now.</p>
         )}

@@ -4,7 +4,10 @@ import java.nio.file.Path;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
-/** Runs all measurements; a word runs one kind only: core, paint, export, follow, or figures. */
+/**
+ * Runs all measurements; a word runs one kind only: core, paint, export, series, follow, or
+ * figures.
+ */
 public final class Bench {
   private Bench() {}
 
@@ -21,6 +24,9 @@ public final class Bench {
     }
     if (only.isEmpty() || only.equals("export")) {
       ExportRatio.run(Path.of("demo/kite-string-entrance.json"));
+    }
+    if (only.isEmpty() || only.equals("series")) {
+      SeriesRatio.run(Path.of("demo/kite-string-entrance.json"));
     }
     if (only.isEmpty() || only.equals("follow")) {
       FollowSpeed.run();

@@ -30,8 +30,18 @@ public record PlainField(String name, Sort sort, double min, double max, List<St
   /** Names of items and paths, and what is known of files: not for others to set one by one. */
   private static final Set<String> NOT_PLAIN =
       Set.of(
-          "kind", "id", "path", "source", "scene", "faceName", "pixelWidth", "pixelHeight", "locked",
-          "format", "version", "rate");
+          "kind",
+          "id",
+          "path",
+          "source",
+          "scene",
+          "faceName",
+          "pixelWidth",
+          "pixelHeight",
+          "locked",
+          "format",
+          "version",
+          "rate");
 
   /** The plain fields of an item, in the order of its table; none of an unknown kind. */
   public static List<PlainField> of(Item item) {

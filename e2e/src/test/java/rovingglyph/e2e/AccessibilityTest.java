@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.CheckedNode;
 import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
@@ -127,6 +129,21 @@ class AccessibilityTest extends PageTest {
     page.keyboard().press("Escape");
     page.getByText("Of all scenes").click();
     look("files");
+    page.keyboard().press("Escape");
+    page.getByText("A series from a table").click();
+    Locator table = page.getByLabel("The table");
+    table.or(page.getByAltText("Row 1")).waitFor();
+    if (table.isVisible()) {
+      look("new table");
+      table.fill("Words,Colour,Remark\nLow tide,#0F6B69,morning\nHigh tide,red,noon\n");
+      page.getByText("Use this table").click();
+    }
+    PlaywrightAssertions.assertThat(page.getByAltText("Row 1")).isVisible();
+    look("series");
+    page.keyboard().press("Escape");
+    page.getByTestId("switcher").click();
+    page.getByText("Open a project file").click();
+    look("project file");
     assertThat(found).isEmpty();
     // What sets the theme here is tried in the sandbox of the snippet too.
     errors.removeIf(e -> e.contains("document is sandboxed"));

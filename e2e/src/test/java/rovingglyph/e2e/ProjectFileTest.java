@@ -26,8 +26,7 @@ class ProjectFileTest extends PageTest {
 
   private Path saved() {
     page.getByTestId("switcher").click();
-    Download d =
-        page.waitForDownload(() -> page.getByLabel("Save Fair as a file").last().click());
+    Download d = page.waitForDownload(() -> page.getByLabel("Save Fair as a file").last().click());
     Path out = folder.resolve(d.suggestedFilename());
     d.saveAs(out);
     return out;
@@ -41,7 +40,8 @@ class ProjectFileTest extends PageTest {
   private long uploads() {
     return SERVER
         .bean(JdbcClient.class)
-        .sql("select count(*) from stored_file where project_id = '00000000-0000-0000-0000-000000000000'")
+        .sql(
+            "select count(*) from stored_file where project_id = '00000000-0000-0000-0000-000000000000'")
         .query(Long.class)
         .single();
   }

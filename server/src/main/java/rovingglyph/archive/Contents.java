@@ -116,8 +116,7 @@ public record Contents(
     Integer days =
         f.has("keepDays") ? (Integer) f.integer("keepDays", 0, Integer.MAX_VALUE, 0) : null;
     Map<PartKind, List<Part>> parts = new EnumMap<>(PartKind.class);
-    Set<String> known =
-        new HashSet<>(Set.of("format", "version", "name", "fileNames", "keepDays"));
+    Set<String> known = new HashSet<>(Set.of("format", "version", "name", "fileNames", "keepDays"));
     Set<String> ids = new HashSet<>();
     for (PartKind kind : PartKind.values()) {
       known.add(kind.list());

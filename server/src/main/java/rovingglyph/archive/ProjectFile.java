@@ -132,8 +132,8 @@ public final class ProjectFile implements AutoCloseable {
   }
 
   /**
-   * A part as it lies; reading ends in a {@link BadPartException} where it is damaged or larger than
-   * one may be.
+   * A part as it lies; reading ends in a {@link BadPartException} where it is damaged or larger
+   * than one may be.
    */
   public InputStream stream(PartKind kind, Contents.Part part)
       throws IOException, UnusableFileException {

@@ -130,11 +130,7 @@ class ProjectFileWriter {
             .query(
                 (rs, n) ->
                     new Contents(
-                        name,
-                        rs.getString(1),
-                        rs.getObject(2, Integer.class),
-                        parts,
-                        List.of()))
+                        name, rs.getString(1), rs.getObject(2, Integer.class), parts, List.of()))
             .single();
     text(zip, ProjectFile.CONTENTS, contents.text());
     zip.finish();

@@ -318,7 +318,8 @@ public final class CommandLine {
     List<SceneField> fields = SceneField.of(scene);
     try {
       Series series = Series.of(Table.read(Files.readAllBytes(file)), fields);
-      List<String> columns = new ArrayList<>(series.columns().stream().map(Series.Column::field).toList());
+      List<String> columns =
+          new ArrayList<>(series.columns().stream().map(Series.Column::field).toList());
       for (String m : matches) {
         int equals = m.lastIndexOf('=');
         List<String> headings = series.columns().stream().map(Series.Column::heading).toList();
@@ -337,11 +338,7 @@ public final class CommandLine {
   /** Tells how far a file is, in a line of JSON. */
   private boolean tell(String file, String what, int frames, int of) {
     out.println(
-        new JsonObject()
-            .add("file", file)
-            .add("state", what)
-            .add("frames", frames)
-            .add("of", of));
+        new JsonObject().add("file", file).add("state", what).add("frames", frames).add("of", of));
     return true;
   }
 

@@ -28,9 +28,6 @@ record FolderAssets(FaceCatalogue faces, PictureFolder pictures, Map<String, Str
     String id = names.getOrDefault(name, name);
     return pictures == null
         ? null
-        : pictures
-            .file(id)
-            .map(p -> new KnownPicture(id, p.width(), p.height()))
-            .orElse(null);
+        : pictures.file(id).map(p -> new KnownPicture(id, p.width(), p.height())).orElse(null);
   }
 }

@@ -23,8 +23,8 @@ import rovingglyph.document.SceneBundle;
 import rovingglyph.scene.Scene;
 
 /**
- * A scene of a project file with those that it shows, and what they need in folders that go with the
- * process. Files in these are called by the ids that they are looked for by.
+ * A scene of a project file with those that it shows, and what they need in folders that go with
+ * the process. Files in these are called by the ids that they are looked for by.
  *
  * @param pictures the ids of the project's by their names
  */
@@ -78,13 +78,14 @@ record UnpackedProject(Scene scene, Path folder, Map<String, String> pictures) {
     if (found.size() == 1) {
       return found.get(0);
     }
-    String all =
-        scenes.stream().map(p -> "\n  " + p.name()).collect(Collectors.joining());
+    String all = scenes.stream().map(p -> "\n  " + p.name()).collect(Collectors.joining());
     String what =
         named == null
             ? "The file has several scenes; choose one with --scene"
             : (found.isEmpty() ? "There is no scene " : "Several scenes are called ")
-                + "\"" + named + "\"";
+                + "\""
+                + named
+                + "\"";
     throw new Refused(what + ":" + all);
   }
 

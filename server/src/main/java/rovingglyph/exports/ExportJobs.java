@@ -43,8 +43,7 @@ class ExportJobs implements DisposableBean {
   private final CustomTask<Void> task;
   private final Scheduler scheduler;
 
-  ExportJobs(
-      ExportStore exports, ExportWork work, HandOffStore handOff, DataSource dataSource) {
+  ExportJobs(ExportStore exports, ExportWork work, HandOffStore handOff, DataSource dataSource) {
     this.exports = exports;
     this.work = work;
     this.task =

@@ -45,8 +45,7 @@ class ExportWork {
   void write(ExportStore.Export export, Progress progress) throws IOException {
     Scene scene = SceneBundle.read(exports.document(export.id()));
     if (export.format().equals(SeriesExport.ID)) {
-      SeriesExport series =
-          SeriesExport.parse(export.options(), exports.series(export.id()));
+      SeriesExport series = SeriesExport.parse(export.options(), exports.series(export.id()));
       write(
           export,
           ".zip",

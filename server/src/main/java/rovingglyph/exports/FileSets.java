@@ -22,13 +22,7 @@ class FileSets {
   @Bean
   static KeptParts fileSetParts(JdbcClient jdbc, ProjectStore projects) {
     return new KeptParts(
-        jdbc,
-        projects,
-        "file_set",
-        "files",
-        KeptParts.LONGEST,
-        KeptParts.MOST,
-        FileSets::check);
+        jdbc, projects, "file_set", "files", KeptParts.LONGEST, KeptParts.MOST, FileSets::check);
   }
 
   private static void check(JsonValue files) {

@@ -9,9 +9,9 @@ import rovingglyph.projects.ProjectStore;
 import rovingglyph.projects.SceneStore;
 import rovingglyph.projects.ShownScenes;
 import rovingglyph.scene.Scene;
-import rovingglyph.server.RefusedException;
 import rovingglyph.series.SeriesCheck;
 import rovingglyph.series.SeriesFiles;
+import rovingglyph.server.RefusedException;
 
 /** Begins to make the files of series: one export, with all of them in a ZIP. */
 @Component
@@ -55,8 +55,11 @@ class SeriesAsking {
     SeriesCheck check = new SeriesCheck(asked.series(), scene, assets.of(project));
     String bad = check.badColumns() == null ? check.firstBad() : check.badColumns();
     for (SeriesFiles.Asked a : asked.asked()) {
-      bad = bad != null ? bad : ExportFormats.unsupportedReason(
-          a.format(), ExportFormats.applied(scene, a.options()), a.options());
+      bad =
+          bad != null
+              ? bad
+              : ExportFormats.unsupportedReason(
+                  a.format(), ExportFormats.applied(scene, a.options()), a.options());
     }
     if (bad != null) {
       throw RefusedException.bad(bad);

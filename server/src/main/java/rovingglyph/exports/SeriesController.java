@@ -58,11 +58,7 @@ class SeriesController {
    * @param problem what is in the way of making it, but for single cells; null if there is nothing
    */
   record View(
-      long revision,
-      List<Series.Column> columns,
-      int rows,
-      List<Field> fields,
-      String problem) {}
+      long revision, List<Series.Column> columns, int rows, List<Field> fields, String problem) {}
 
   /** A cell that cannot stand in the field of its column. */
   record Bad(int column, String reason) {}
@@ -130,8 +126,7 @@ class SeriesController {
 
   private Ground ground(UUID scene) {
     SceneStore.Kept kept = scenes.get(scene);
-    return new Ground(
-        shown.filled(kept.projectId(), kept.document()), assets.of(kept.projectId()));
+    return new Ground(shown.filled(kept.projectId(), kept.document()), assets.of(kept.projectId()));
   }
 
   private View view(UUID scene) {
@@ -211,8 +206,7 @@ class SeriesController {
       @Holds(NewCells.class) @RequestBody JsonBody body) {
     SeriesStore.Kept kept = store.get(scene);
     require(kept.series(), number);
-    List<String> cells =
-        texts(body, "cells", kept.series().columns().size(), Table.LONGEST_CELL);
+    List<String> cells = texts(body, "cells", kept.series().columns().size(), Table.LONGEST_CELL);
     Series changed = kept.series().with(number, cells);
     change(scene, kept, changed);
     return row(changed, ground(scene), number, true);
@@ -299,7 +293,8 @@ class SeriesController {
     return SceneValues.applied(ground.scene(), series.values(number), ground.assets());
   }
 
-  @Operation(summary = "A small picture of what a row becomes, a third into it; 422 if it cannot be")
+  @Operation(
+      summary = "A small picture of what a row becomes, a third into it; 422 if it cannot be")
   @GetMapping(value = "/rows/{number}/picture", produces = MediaType.IMAGE_PNG_VALUE)
   ResponseEntity<byte[]> picture(@PathVariable UUID scene, @PathVariable int number)
       throws IOException, InterruptedException {

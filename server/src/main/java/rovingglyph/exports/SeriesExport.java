@@ -67,7 +67,8 @@ record SeriesExport(Series series, List<SeriesFiles.Asked> asked) {
       formats.add(f.asObject().getString("format", ""));
     }
     int rows = o.getInt("rows", 0);
-    return rows + (rows == 1 ? " row as " : " rows as ")
+    return rows
+        + (rows == 1 ? " row as " : " rows as ")
         + formats.stream().distinct().collect(Collectors.joining(", "));
   }
 

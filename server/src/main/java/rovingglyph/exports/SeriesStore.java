@@ -5,8 +5,8 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import rovingglyph.server.RefusedException;
 import rovingglyph.series.Series;
+import rovingglyph.server.RefusedException;
 
 /** The series of scenes: one each at most. */
 @Repository

@@ -18,6 +18,12 @@ class ProjectParts {
   @Bean
   static KeptParts finishes(JdbcClient jdbc, ProjectStore projects) {
     return new KeptParts(
-        jdbc, projects, "finish", "effects", KeptParts.LONGEST, KeptParts.MOST, AppearanceCodec::checkFinish);
+        jdbc,
+        projects,
+        "finish",
+        "effects",
+        KeptParts.LONGEST,
+        KeptParts.MOST,
+        AppearanceCodec::checkFinish);
   }
 }

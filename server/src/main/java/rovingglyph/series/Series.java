@@ -18,7 +18,8 @@ public record Series(List<Column> columns, List<List<String>> rows) {
   /**
    * A column.
    *
-   * @param field the path of a {@link SceneField}, {@link #FILE_NAME}, or empty where it is not used
+   * @param field the path of a {@link SceneField}, {@link #FILE_NAME}, or empty where it is not
+   *     used
    */
   public record Column(String heading, String field) {}
 

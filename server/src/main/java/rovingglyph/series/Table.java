@@ -51,11 +51,7 @@ public record Table(List<String> headings, List<List<String>> rows) {
     String text = text(file);
     List<List<String>> all = new ArrayList<>();
     CSVFormat format =
-        CSVFormat.DEFAULT
-            .builder()
-            .setDelimiter(delimiter(text))
-            .setIgnoreEmptyLines(true)
-            .get();
+        CSVFormat.DEFAULT.builder().setDelimiter(delimiter(text)).setIgnoreEmptyLines(true).get();
     try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
       for (CSVRecord r : parser) {
         all.add(row(r, all));
@@ -82,7 +78,11 @@ public record Table(List<String> headings, List<List<String>> rows) {
     for (String cell : cells) {
       if (cell.length() > LONGEST_CELL || cell.indexOf('\0') >= 0) {
         throw new Unusable(
-            "Row " + number + " has a cell of more than " + LONGEST_CELL + " characters, or with U+0000");
+            "Row "
+                + number
+                + " has a cell of more than "
+                + LONGEST_CELL
+                + " characters, or with U+0000");
       }
     }
     if (before.isEmpty()) {
@@ -147,7 +147,9 @@ public record Table(List<String> headings, List<List<String>> rows) {
     return out;
   }
 
-  /** The one of tab, semicolon and comma that is there most often in the first row, outside quotes. */
+  /**
+   * The one of tab, semicolon and comma that is there most often in the first row, outside quotes.
+   */
   private static char delimiter(String text) {
     int[] found = new int[3];
     boolean quoted = false;

@@ -52,7 +52,8 @@ class CurveController {
     projects.require(project);
     GuidePath path = read(body);
     if (list(project).size() >= KeptCurves.MOST) {
-      throw RefusedException.bad("A project keeps at most " + KeptCurves.MOST + " curves; delete some first");
+      throw RefusedException.bad(
+          "A project keeps at most " + KeptCurves.MOST + " curves; delete some first");
     }
     Curve curve = new Curve(UUID.randomUUID(), path.name(), PathCodec.write(path));
     jdbc.sql("insert into curve (id, project_id, name, path) values (?, ?, ?, ?::json)")

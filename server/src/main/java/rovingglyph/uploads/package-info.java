@@ -1,2 +1,4 @@
-/** Large files on their way in, and as they are stored: in pieces, so that none is whole in memory. */
+/**
+ * Large files on their way in, and as they are stored: in pieces, so that none is whole in memory.
+ */
 package rovingglyph.uploads;

@@ -90,7 +90,13 @@ public record SceneField(
     }
     String main = MAIN.get(f.name());
     return new SceneField(
-        id, name, item instanceof Lettering, f, main == null ? words(f.name()) : main, kind, main != null);
+        id,
+        name,
+        item instanceof Lettering,
+        f,
+        main == null ? words(f.name()) : main,
+        kind,
+        main != null);
   }
 
   /** Its name, a lettering's first line where it has none, else its id. */

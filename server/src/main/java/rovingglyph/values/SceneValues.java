@@ -87,8 +87,7 @@ public final class SceneValues {
         return SceneEdits.apply(scene, edit.toString());
       }
       boolean whole = id.equals(SceneField.SCENE);
-      JsonValue value =
-          field == null ? json(v.text()) : CellValue.of(field, v.text(), assets);
+      JsonValue value = field == null ? json(v.text()) : CellValue.of(field, v.text(), assets);
       edit.add("op", whole ? "changeScene" : "change");
       if (!whole) {
         edit.add("items", new JsonArray().add(id));

@@ -92,13 +92,13 @@ class ProjectFileTest {
   @Test
   void everyKindOfPartIsInIt() throws IOException {
     JsonObject contents =
-        Json.parse(new String(ProjectFiles.unpacked(file).get("project.json"), StandardCharsets.UTF_8))
+        Json.parse(
+                new String(ProjectFiles.unpacked(file).get("project.json"), StandardCharsets.UTF_8))
             .asObject();
     for (PartKind kind : PartKind.values()) {
       assertThat(contents.get(kind.list())).as(kind.list()).isNotNull();
     }
-    assertThat(ProjectFiles.unpacked(file).keySet())
-        .anyMatch(n -> n.startsWith("licences/font-"));
+    assertThat(ProjectFiles.unpacked(file).keySet()).anyMatch(n -> n.startsWith("licences/font-"));
     assertThat(ProjectFiles.of(SERVER, project)).as("the same again").isEqualTo(file);
   }
 
@@ -166,7 +166,8 @@ class ProjectFileTest {
           .as(p.toString())
           .isEqualTo(List.of("pictures", "footage", "typefaces").contains(kind));
     }
-    assertThat(look.get("notes").toString()).contains("1 item of a kind that this version does not know");
+    assertThat(look.get("notes").toString())
+        .contains("1 item of a kind that this version does not know");
     assertThat(SERVER.send("DELETE", "/api/uploads/" + upload, null).statusCode()).isEqualTo(204);
   }
 
@@ -195,11 +196,21 @@ class ProjectFileTest {
     List<String> scenes = sceneIds(SERVER, project);
     List<String> names = new ArrayList<>();
     JsonObject contents =
-        Json.parse(new String(ProjectFiles.unpacked(file).get("project.json"), StandardCharsets.UTF_8))
+        Json.parse(
+                new String(ProjectFiles.unpacked(file).get("project.json"), StandardCharsets.UTF_8))
             .asObject();
     contents.get("scenes").asArray().forEach(s -> names.add(s.asObject().getString("name", "")));
     for (int i = 0; i < scenes.size(); i++) {
-      run("render", zip.toString(), png.toString(), "--scene", names.get(i), "--at", "0.7", "--size", "50");
+      run(
+          "render",
+          zip.toString(),
+          png.toString(),
+          "--scene",
+          names.get(i),
+          "--at",
+          "0.7",
+          "--size",
+          "50");
       assertThat(Files.readAllBytes(png)).isEqualTo(still(SERVER, scenes.get(i), 0.7));
     }
     assertThat(run("render", zip.toString(), png.toString(), "--scene", "Lighthouse"))
@@ -243,7 +254,8 @@ class ProjectFileTest {
     out.add(new Bad("no ZIP", words, "no whole ZIP"));
     out.add(new Bad("cut", Arrays.copyOf(file, file.length - 40), "no whole ZIP"));
     out.add(
-        new Bad("another ZIP", ProjectFiles.packed(Map.of("a.txt", words)), "project.json is missing"));
+        new Bad(
+            "another ZIP", ProjectFiles.packed(Map.of("a.txt", words)), "project.json is missing"));
     out.add(new Bad("no JSON", ProjectFiles.with(file, "project.json", words), "project.json: "));
     out.add(
         new Bad(
@@ -281,7 +293,9 @@ class ProjectFileTest {
       out.add(new Bad("without " + kind, ProjectFiles.packed(less), name + " is missing"));
       if (kind.largest() < 50_000_000) {
         byte[] zeros = new byte[(int) kind.largest() + 1];
-        out.add(new Bad("zeros " + kind, ProjectFiles.with(file, name, zeros), name + " has more than"));
+        out.add(
+            new Bad(
+                "zeros " + kind, ProjectFiles.with(file, name, zeros), name + " has more than"));
       }
     }
     return out.stream();
@@ -308,9 +322,22 @@ class ProjectFileTest {
     JdbcClient jdbc = other.bean(JdbcClient.class);
     StringBuilder out = new StringBuilder();
     for (String table :
-        List.of("project", "scene", "picture", "footage", "typeface", "image", "curve", "easing",
-            "finish", "file_set", "project_picture", "project_footage", "project_typeface")) {
-      out.append(table).append(jdbc.sql("select count(*) from " + table).query(Long.class).single());
+        List.of(
+            "project",
+            "scene",
+            "picture",
+            "footage",
+            "typeface",
+            "image",
+            "curve",
+            "easing",
+            "finish",
+            "file_set",
+            "project_picture",
+            "project_footage",
+            "project_typeface")) {
+      out.append(table)
+          .append(jdbc.sql("select count(*) from " + table).query(Long.class).single());
     }
     return out.toString();
   }
@@ -334,10 +361,13 @@ class ProjectFileTest {
   void anUploadForSomethingElseIsNoProjectFile() {
     String begun = "{\"name\":\"a.mp4\",\"size\":10}";
     String upload =
-        object(SERVER.send("POST", "/api/projects/" + project + "/uploads", begun)).getString("id", "");
-    assertThat(SERVER.send("GET", "/api/project-files/" + upload, null).statusCode()).isEqualTo(409);
+        object(SERVER.send("POST", "/api/projects/" + project + "/uploads", begun))
+            .getString("id", "");
+    assertThat(SERVER.send("GET", "/api/project-files/" + upload, null).statusCode())
+        .isEqualTo(409);
     SERVER.putBytes("/api/uploads/" + upload + "/pieces/0", new byte[10]);
-    assertThat(SERVER.send("GET", "/api/project-files/" + upload, null).statusCode()).isEqualTo(404);
+    assertThat(SERVER.send("GET", "/api/project-files/" + upload, null).statusCode())
+        .isEqualTo(404);
     String projectFile = ProjectFiles.upload(SERVER, file);
     assertThat(SERVER.send("POST", "/api/uploads/" + projectFile + "/end", "").statusCode())
         .isEqualTo(404);

@@ -66,10 +66,12 @@ final class ProjectFiles {
             .replace("\"0123\"", "\"" + template + "\"");
     JsonObject second = object(server.send("POST", at + "/scenes", "{\"name\":\"All\"}"));
     put(server, second.getString("id", ""), all);
-    object(server.send("POST", at + "/curves", Json.parse(words).asObject().get("paths").asArray().get(0).toString()));
     object(
         server.send(
-            "POST", at + "/easings", "{\"name\":\"Gust\",\"curve\":[0.2,0,0.1,1]}"));
+            "POST",
+            at + "/curves",
+            Json.parse(words).asObject().get("paths").asArray().get(0).toString()));
+    object(server.send("POST", at + "/easings", "{\"name\":\"Gust\",\"curve\":[0.2,0,0.1,1]}"));
     object(
         server.send(
             "POST",
@@ -81,7 +83,8 @@ final class ProjectFiles {
             at + "/file-sets",
             "{\"name\":\"For the fair\",\"files\":[{\"format\":\"mp4\"},{\"format\":\"svg\"}]}"));
     object(
-        server.send("PUT", at + "/hand-off", "{\"fileNames\":\"{scene}-{number}\",\"keepDays\":12}"));
+        server.send(
+            "PUT", at + "/hand-off", "{\"fileNames\":\"{scene}-{number}\",\"keepDays\":12}"));
     return project;
   }
 

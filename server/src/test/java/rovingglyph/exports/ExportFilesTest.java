@@ -43,7 +43,8 @@ class ExportFilesTest {
                 number -> "Files",
                 "png",
                 1,
-                null, null));
+                null,
+                null));
     assertThat(exports.start(id)).isTrue();
   }
 

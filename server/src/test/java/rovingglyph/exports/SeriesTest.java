@@ -86,8 +86,7 @@ class SeriesTest {
   }
 
   private Map<String, byte[]> made(String files) throws Exception {
-    String id =
-        object("POST", at + "/files", "{\"files\":" + files + "}").getString("id", "");
+    String id = object("POST", at + "/files", "{\"files\":" + files + "}").getString("id", "");
     return unpacked(finished(id));
   }
 
@@ -147,7 +146,11 @@ class SeriesTest {
         made("[{\"format\":\"png\",\"options\":{\"at\":0.4}},{\"format\":\"svg-still\"}]");
     assertThat(files.keySet())
         .containsExactly(
-            "1-Low-tide.png", "1-Low-tide.svg", "2-scene.png", "2-scene.svg", "3-Öffnen.png",
+            "1-Low-tide.png",
+            "1-Low-tide.svg",
+            "2-scene.png",
+            "2-scene.svg",
+            "3-Öffnen.png",
             "3-Öffnen.svg");
     // The same as values set by hand.
     byte[] plain = finished(export());
@@ -162,7 +165,8 @@ class SeriesTest {
     SERVER.send("PUT", "/api/scenes/" + scene, kept.toString(), "If-Match", "\"3\"");
     assertThat(rowWithoutPicture(files.get("1-Low-tide.png")))
         .isEqualTo(rowWithoutPicture(finished(export())));
-    assertThat(new String(files.get("1-Low-tide.svg"), StandardCharsets.UTF_8)).containsIgnoringCase("#f00");
+    assertThat(new String(files.get("1-Low-tide.svg"), StandardCharsets.UTF_8))
+        .containsIgnoringCase("#f00");
   }
 
   private String export() {
@@ -208,9 +212,8 @@ class SeriesTest {
   void twoFilesOfOneEndAreToldApart() throws Exception {
     table("Words\na\n");
     assertThat(
-            made(
-                    "[{\"format\":\"png\"},{\"format\":\"svg\"},{\"format\":\"svg-still\"},"
-                        + "{\"format\":\"png\",\"options\":{\"size\":50}}]")
+            made("[{\"format\":\"png\"},{\"format\":\"svg\"},{\"format\":\"svg-still\"},"
+                    + "{\"format\":\"png\",\"options\":{\"size\":50}}]")
                 .keySet())
         .containsExactly("1-a-png.png", "1-a-svg.svg", "1-a-svg-still.svg", "1-a-png-2.png");
   }
@@ -264,14 +267,12 @@ class SeriesTest {
   @Test
   void aFileIsMadeAgainOfTheSameRowsThoughTheTableIsGone() throws Exception {
     table("Title\na\nb\n");
-    JsonObject begun =
-        object("POST", at + "/files", "{\"files\":[{\"format\":\"vtt\"}]}");
+    JsonObject begun = object("POST", at + "/files", "{\"files\":[{\"format\":\"vtt\"}]}");
     assertThat(begun.getString("choices", "")).isEqualTo("2 rows as vtt");
     byte[] before = finished(begun.getString("id", ""));
     SERVER.send("DELETE", at, null);
     assertThat(object("GET", at, null).get("columns").asArray()).isEmpty();
-    JsonObject again =
-        object("POST", "/api/exports/" + begun.getString("id", "") + "/again", null);
+    JsonObject again = object("POST", "/api/exports/" + begun.getString("id", "") + "/again", null);
     assertThat(unpacked(finished(again.getString("id", ""))).keySet())
         .isEqualTo(unpacked(before).keySet());
   }
@@ -296,19 +297,38 @@ class SeriesTest {
             folder.resolve("fair.zip"),
             SERVER.send("GET", "/api/projects/" + project + "/file", null).body());
     Path out = folder.resolve("tides.zip");
-    assertThat(run("series", zip.toString(), file.toString(), out.toString(), "--formats", "png,vtt"))
+    assertThat(
+            run("series", zip.toString(), file.toString(), out.toString(), "--formats", "png,vtt"))
         .isZero();
     Map<String, byte[]> here = unpacked(Files.readAllBytes(out));
     assertThat(here.keySet()).isEqualTo(there.keySet());
     here.forEach((name, bytes) -> assertThat(bytes).as(name).isEqualTo(there.get(name)));
     String into = folder + "/tides/";
     assertThat(
-            run("series", zip.toString(), file.toString(), into, "--formats", "png", "--size", "50",
-                "--match", "Title=l.fill", "--match", "Colour=file.name"))
+            run(
+                "series",
+                zip.toString(),
+                file.toString(),
+                into,
+                "--formats",
+                "png",
+                "--size",
+                "50",
+                "--match",
+                "Title=l.fill",
+                "--match",
+                "Colour=file.name"))
         .isEqualTo(2);
     assertThat(err).contains("Row 1, “Title”", "#RRGGBB");
     assertThat(
-            run("series", zip.toString(), file.toString(), into, "--formats", "png", "--match",
+            run(
+                "series",
+                zip.toString(),
+                file.toString(),
+                into,
+                "--formats",
+                "png",
+                "--match",
                 "Colour=file.name"))
         .isZero();
     assertThat(Path.of(into, "f00.png")).exists();

@@ -45,14 +45,14 @@ class TableTest {
           for (int i = random.nextInt(8); i > 0; i--) {
             cell.appendCodePoint(points[random.nextInt(points.length)]);
           }
-          cells.add(r == 0 ? cell.toString().replaceAll("[,;\t\"\n]", "").strip() : cell.toString());
+          cells.add(
+              r == 0 ? cell.toString().replaceAll("[,;\t\"\n]", "").strip() : cell.toString());
         }
         rows.add(cells);
       }
       StringWriter out = new StringWriter();
       for (List<String> row : rows) {
-        List<String> quoted =
-            row.stream().map(c -> "\"" + c.replace("\"", "\"\"") + "\"").toList();
+        List<String> quoted = row.stream().map(c -> "\"" + c.replace("\"", "\"\"") + "\"").toList();
         out.write(String.join(String.valueOf(between), quoted) + (n % 2 == 0 ? "\r\n" : "\n"));
       }
       Table table = read(out.toString());
@@ -111,7 +111,8 @@ class TableTest {
     for (int i = 0; i < 3000; i++) {
       byte[] file = new byte[random.nextInt(80)];
       for (int b = 0; b < file.length; b++) {
-        file[b] = (byte) (i % 2 == 0 ? random.nextInt(256) : "a,\"\n;\t1".charAt(random.nextInt(7)));
+        file[b] =
+            (byte) (i % 2 == 0 ? random.nextInt(256) : "a,\"\n;\t1".charAt(random.nextInt(7)));
       }
       try {
         Table t = Table.read(file);

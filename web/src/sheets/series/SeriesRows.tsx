@@ -184,7 +184,7 @@ function Cell({ label, text, unused, bad, onChange }: CellProps) {
   return (
     <>
       <textarea
-        className={`field w-full resize-none ${unused ? 'text-soft' : ''} ${bad ? 'border-vermilion' : ''}`}
+        className={`field h-auto w-full resize-none py-1 ${unused ? 'text-soft' : ''} ${bad ? 'border-vermilion' : ''}`}
         rows={linesOf(now)}
         aria-label={label}
         aria-invalid={bad !== undefined}

@@ -69,7 +69,10 @@ class ProjectFileController {
       description = "Its pieces go to /api/uploads/{id}/pieces/{number}")
   @PostMapping("/api/project-files")
   @ResponseStatus(HttpStatus.CREATED)
-  StoredFiles.Upload begin(@Holds(NewFile.class) @RequestBody JsonBody body) {
+  StoredFiles.Upload begin(
+      @Holds(value = NewFile.class, example = "{\"name\": \"fair.zip\", \"size\": 1048576}")
+          @RequestBody
+          JsonBody body) {
     Fields f = body.fields();
     String name = f.text("name", LONGEST_NAME, "Project");
     double size = f.number("size", 1, ProjectFile.LARGEST, 0);
@@ -94,7 +97,9 @@ class ProjectFileController {
   @PostMapping("/api/project-files/{upload}/open")
   @ResponseStatus(HttpStatus.CREATED)
   ProjectStore.Project open(
-      @PathVariable UUID upload, @Holds(Opening.class) @RequestBody JsonBody body)
+      @PathVariable UUID upload,
+      @Holds(value = Opening.class, example = "{\"name\": \"Fair, second year\"}") @RequestBody
+          JsonBody body)
       throws IOException, InterruptedException {
     Fields f = body.fields();
     String name = f.text("name", LONGEST_NAME, "").strip();

@@ -2,6 +2,7 @@ package rovingglyph.exports;
 
 import java.io.IOException;
 import java.time.Instant;
+import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -27,10 +28,13 @@ class ExportAsking {
   /**
    * A file that can be made.
    *
+   * @param project null where the document was sent along
+   * @param sceneId null where the document was sent along
    * @param scene as it is painted for the file
    */
   record Asked(
-      SceneStore.Kept kept,
+      UUID project,
+      UUID sceneId,
       String document,
       Scene scene,
       ExportFormat format,
@@ -109,20 +113,26 @@ class ExportAsking {
     return asked(sceneId, format, options);
   }
 
-  /** The same of the scene as it is kept now. */
+  /** The same of the scene as it is kept now, or of the document that was sent along. */
   Asked again(ExportStore.Export e) {
     ExportFormat format = ExportFormats.of(e.format());
     if (format == null) {
       throw RefusedException.bad("This server does not know the format " + e.format());
     }
-    return asked(e.sceneId(), format, ExportOptions.parse(format, e.options()));
+    ExportOptions options = ExportOptions.parse(format, e.options());
+    if (e.sceneId() != null) {
+      return asked(e.sceneId(), format, options);
+    }
+    String document = exports.document(e.id());
+    Scene scene = ExportFormats.applied(SceneBundle.read(document), options);
+    return new Asked(null, null, document, scene, format, options);
   }
 
   private Asked asked(UUID sceneId, ExportFormat format, ExportOptions options) {
     SceneStore.Kept kept = scenes.get(sceneId);
     String document = shown.bundle(kept.projectId(), kept.document());
     Scene scene = ExportFormats.applied(SceneBundle.read(document), options);
-    return new Asked(kept, document, scene, format, options);
+    return new Asked(kept.projectId(), sceneId, document, scene, format, options);
   }
 
   /**
@@ -131,34 +141,50 @@ class ExportAsking {
    * @return its id
    */
   UUID begin(Asked a) {
-    String reason = a.reason();
-    if (reason != null) {
-      throw RefusedException.bad(reason);
+    return begin(List.of(a), null).get(0);
+  }
+
+  /**
+   * Begins to make several: all of them or none.
+   *
+   * @param webhook that is told when each of them has ended; null for none
+   * @return their ids
+   */
+  List<UUID> begin(List<Asked> all, String webhook) {
+    for (Asked a : all) {
+      String reason = a.reason();
+      if (reason != null) {
+        throw RefusedException.bad(reason);
+      }
     }
-    UUID project = a.kept().projectId();
-    NamePattern pattern = new NamePattern(handOff.of(project).fileNames());
-    String projectName = projects.get(project).name();
+    List<UUID> ids = exports.createAll(all.stream().map(a -> kept(a, webhook)).toList());
+    ids.forEach(jobs::enqueue);
+    return ids;
+  }
+
+  private ExportStore.Asked kept(Asked a, String webhook) {
+    UUID project = a.project();
+    NamePattern pattern =
+        project == null ? NamePattern.USUAL : new NamePattern(handOff.of(project).fileNames());
+    String projectName = project == null ? "" : projects.get(project).name();
     String size = a.options().width(a.scene()) + "x" + a.options().height(a.scene());
     Instant now = Instant.now();
-    UUID id =
-        exports.create(
-            new ExportStore.Asked(
-                project,
-                a.kept().id(),
-                a.scene().name(),
-                a.format().id(),
-                a.options().text(),
-                a.document(),
-                n ->
-                    pattern.name(
-                        new NamePattern.Facts(
-                            projectName, a.scene().name(), a.format().id(), size, now, n)),
-                a.format().words().extension(),
-                a.format().frames(a.scene(), a.options()),
-                a.format().note(a.scene(), a.options()),
-                null));
-    jobs.enqueue(id);
-    return id;
+    return new ExportStore.Asked(
+        project,
+        a.sceneId(),
+        a.scene().name(),
+        a.format().id(),
+        a.options().text(),
+        a.document(),
+        n ->
+            pattern.name(
+                new NamePattern.Facts(
+                    projectName, a.scene().name(), a.format().id(), size, now, n)),
+        a.format().words().extension(),
+        a.format().frames(a.scene(), a.options()),
+        a.format().note(a.scene(), a.options()),
+        null,
+        webhook);
   }
 
   /** What would come of it. */

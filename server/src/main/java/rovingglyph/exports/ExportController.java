@@ -41,7 +41,8 @@ class ExportController {
   /**
    * What a client sees; {@code secondsLeft} is null while nothing can be said, {@code waitsFor}
    * where it waits for its turn only, or not at all. {@code choices} is what was chosen for it, in
-   * words.
+   * words, {@code webhook} what came of telling the address that it has: null without one, waiting,
+   * told, or why it could not be.
    */
   record Status(
       UUID id,
@@ -58,7 +59,8 @@ class ExportController {
       Instant askedAt,
       String message,
       String waitsFor,
-      Long size) {}
+      Long size,
+      String webhook) {}
 
   /** Over all scenes so many files are listed. */
   private static final int MOST_LISTED = 300;
@@ -85,7 +87,13 @@ class ExportController {
               + " /api/export-formats")
   @PostMapping("/api/scenes/{sceneId}/exports")
   @ResponseStatus(HttpStatus.ACCEPTED)
-  Status create(@PathVariable UUID sceneId, @Holds(NewExport.class) @RequestBody JsonBody body) {
+  Status create(
+      @PathVariable UUID sceneId,
+      @Holds(
+              value = NewExport.class,
+              example = "{\"format\": \"gif\", \"options\": {\"size\": 50, \"to\": 24}}")
+          @RequestBody
+          JsonBody body) {
     return status(exports.get(asking.begin(asking.read(sceneId, body.fields()))));
   }
 
@@ -96,7 +104,12 @@ class ExportController {
               + " where that would take too long.")
   @PostMapping("/api/scenes/{sceneId}/export-plan")
   ExportAsking.Plan plan(
-      @PathVariable UUID sceneId, @Holds(NewExport.class) @RequestBody JsonBody body)
+      @PathVariable UUID sceneId,
+      @Holds(
+              value = NewExport.class,
+              example = "{\"format\": \"gif\", \"options\": {\"size\": 50, \"to\": 24}}")
+          @RequestBody
+          JsonBody body)
       throws IOException, InterruptedException {
     return asking.plan(asking.read(sceneId, body.fields()));
   }
@@ -171,6 +184,13 @@ class ExportController {
     exports.write(id, response.getOutputStream());
   }
 
+  private static String webhook(ExportStore.Export e) {
+    if (e.webhook() == null || e.webhookResult() == null) {
+      return e.webhook() == null ? null : "waiting";
+    }
+    return e.webhookResult().isEmpty() ? "told" : e.webhookResult();
+  }
+
   private static String choices(ExportStore.Export e) {
     if (e.format().equals(SeriesExport.ID)) {
       return SeriesExport.words(e.options());
@@ -200,6 +220,7 @@ class ExportController {
         e.askedAt(),
         e.message(),
         e.waitsFor(),
-        e.size());
+        e.size(),
+        webhook(e));
   }
 }

@@ -18,6 +18,7 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import rovingglyph.render.Bitmaps;
+import rovingglyph.webhooks.Webhooks;
 
 /**
  * Runs exports through db-scheduler: any node takes the next one, and one whose node has died is
@@ -40,21 +41,24 @@ class ExportJobs implements DisposableBean {
 
   private final ExportStore exports;
   private final ExportWork work;
+  private final Webhooks webhooks;
   private final CustomTask<Void> task;
   private final Scheduler scheduler;
 
-  ExportJobs(ExportStore exports, ExportWork work, HandOffStore handOff, DataSource dataSource) {
+  ExportJobs(
+      ExportStore exports,
+      ExportWork work,
+      Webhooks webhooks,
+      HandOffStore handOff,
+      DataSource dataSource) {
     this.exports = exports;
     this.work = work;
+    this.webhooks = webhooks;
     this.task =
         Tasks.custom("export", Void.class)
             // Only a stopping server or an absent database lets a run fail: it is begun again soon.
             .onFailure(new FailureHandler.OnFailureRetryLater<>(Duration.ofSeconds(2)))
-            .execute(
-                (instance, context) ->
-                    run(UUID.fromString(instance.getId()))
-                        ? new CompletionHandler.OnCompleteRemove<>()
-                        : (done, tasks) -> tasks.reschedule(done, Instant.now().plus(WAIT)));
+            .execute((instance, context) -> ended(UUID.fromString(instance.getId())));
     RecurringTask<Void> sweep =
         Tasks.recurring("remove old files", FixedDelay.of(SWEEP))
             .execute((instance, context) -> exports.removeOld(handOff.usualDays()));
@@ -82,6 +86,15 @@ class ExportJobs implements DisposableBean {
 
   void enqueue(UUID id) {
     scheduler.scheduleIfNotExists(task.instance(id.toString()), Instant.now());
+  }
+
+  private CompletionHandler<Void> ended(UUID id) {
+    if (!run(id)) {
+      return (done, tasks) -> tasks.reschedule(done, Instant.now().plus(WAIT));
+    }
+    // Before the task is gone: a node that ends here begins it again, and finds only this to do.
+    webhooks.enqueue(id);
+    return new CompletionHandler.OnCompleteRemove<>();
   }
 
   /** False if it has to be tried again. */

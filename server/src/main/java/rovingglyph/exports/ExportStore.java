@@ -42,7 +42,9 @@ class ExportStore {
       Instant endedAt,
       String message,
       String waitsFor,
-      Long size) {}
+      Long size,
+      String webhook,
+      String webhookResult) {}
 
   /**
    * What is asked for.
@@ -51,6 +53,7 @@ class ExportStore {
    * @param frames that are painted
    * @param note what the file will not be as on the stage; null if there is nothing
    * @param series whose rows it is made of; null for a file of the scene as it is
+   * @param webhook that is told when it has ended; null for none
    */
   record Asked(
       UUID projectId,
@@ -63,13 +66,15 @@ class ExportStore {
       String extension,
       int frames,
       String note,
-      String series) {}
+      String series,
+      String webhook) {}
 
   private static final String COLUMNS =
       """
       select export.id, scene.project_id, scene_id, scene_name, file_name, format, options, state,
-        frames_done, frames_total, asked_at, started_at, ended_at, message, waits_for, size
-      from export join scene on scene.id = scene_id\s""";
+        frames_done, frames_total, asked_at, started_at, ended_at, message, waits_for, size,
+        webhook, webhook_result
+      from export left join scene on scene.id = scene_id\s""";
 
   /** Bytes of a file that are in memory at one time. */
   private static final int PIECE = 1 << 20;
@@ -84,33 +89,38 @@ class ExportStore {
 
   /** Keeps what is asked for, under a name that no other file of the project has. */
   UUID create(Asked a) {
-    return transaction.execute(status -> createNamed(a));
+    return createAll(List.of(a)).get(0);
+  }
+
+  /** The same of several: all of them or none. */
+  List<UUID> createAll(List<Asked> all) {
+    return transaction.execute(status -> all.stream().map(this::createNamed).toList());
   }
 
   private UUID createNamed(Asked a) {
-    // Others of the project wait here until this one has its name.
-    int number =
-        jdbc.sql("update project set files_made = files_made + 1 where id = ? returning files_made")
-            .param(a.projectId())
-            .query(Integer.class)
-            .single();
     UUID id = UUID.randomUUID();
+    String end = "." + a.extension();
+    String name =
+        a.projectId() == null
+            ? a.name().apply(1) + "-" + id.toString().substring(0, 8) + end
+            : free(a.projectId(), a.name().apply(number(a.projectId())), end);
     jdbc.sql(
             """
             insert into export (id, scene_id, scene_name, file_name, format, options, document,
-              state, frames_total, message)
-            values (?, ?, ?, ?, ?, ?::json, ?::json, ?, ?, ?)""")
+              state, frames_total, message, webhook)
+            values (?, ?, ?, ?, ?, ?::json, ?::json, ?, ?, ?, ?)""")
         .params(
             id,
             a.sceneId(),
             a.sceneName(),
-            free(a.projectId(), a.name().apply(number), "." + a.extension()),
+            name,
             a.format(),
             a.options(),
             a.document(),
             State.WAITING.name(),
             a.frames(),
-            a.note())
+            a.note(),
+            a.webhook())
         .update();
     if (a.series() != null) {
       jdbc.sql("insert into export_series (export_id, series) values (?, ?::json)")
@@ -118,6 +128,18 @@ class ExportStore {
           .update();
     }
     return id;
+  }
+
+  /**
+   * How many files the project has asked for, this one included. Others of the project wait here
+   * until this one has its name.
+   */
+  private int number(UUID project) {
+    return jdbc.sql(
+            "update project set files_made = files_made + 1 where id = ? returning files_made")
+        .param(project)
+        .query(Integer.class)
+        .single();
   }
 
   private String free(UUID project, String name, String end) {
@@ -162,17 +184,25 @@ class ExportStore {
   /**
    * Takes away what has been finished for longer than its project keeps it.
    *
-   * @param days of projects that say nothing; 0 for ever
+   * @param days of projects that say nothing, and of files of no scene; 0 for ever
    */
   int removeOld(int days) {
-    return jdbc.sql(
-            """
+    int ofNone =
+        jdbc.sql(
+                """
+                delete from export where scene_id is null and :days > 0
+                  and ended_at < now() - make_interval(days => :days)""")
+            .param("days", days)
+            .update();
+    return ofNone
+        + jdbc.sql(
+                """
             delete from export using scene, project
             where scene.id = scene_id and project.id = project_id
               and coalesce(keep_files_days, :days) > 0
               and ended_at < now() - make_interval(days => coalesce(keep_files_days, :days))""")
-        .param("days", days)
-        .update();
+            .param("days", days)
+            .update();
   }
 
   Export get(UUID id) {

@@ -53,7 +53,12 @@ class HandOffController {
               + " keepDays is 0 for ever. What is left out stays as it is.")
   @PutMapping("/api/projects/{project}/hand-off")
   HandOffStore.Settings change(
-      @PathVariable UUID project, @Holds(NewSettings.class) @RequestBody JsonBody body) {
+      @PathVariable UUID project,
+      @Holds(
+              value = NewSettings.class,
+              example = "{\"fileNames\": \"{project}-{scene}-{number}\", \"keepDays\": 30}")
+          @RequestBody
+          JsonBody body) {
     Fields f = body.fields();
     String names = f.text("fileNames", 1000, null);
     Integer days = f.has("keepDays") ? (Integer) f.integer("keepDays", -1, 1 << 20, 0) : null;
@@ -74,7 +79,14 @@ class HandOffController {
       value = "/api/projects/{project}/file-sets",
       produces = MediaType.APPLICATION_JSON_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  String keepSet(@PathVariable UUID project, @Holds(NewSet.class) @RequestBody JsonBody body) {
+  String keepSet(
+      @PathVariable UUID project,
+      @Holds(
+              value = NewSet.class,
+              example =
+                  "{\"name\": \"For the client\", \"files\": [{\"format\": \"mp4\"}, {\"format\": \"gif\", \"options\": {\"size\": 50}}]}")
+          @RequestBody
+          JsonBody body) {
     return sets.keep(project, body);
   }
 

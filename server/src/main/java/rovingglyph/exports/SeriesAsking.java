@@ -88,7 +88,8 @@ class SeriesAsking {
                 "zip",
                 SeriesFiles.frames(scene, asked.series(), asked.asked()),
                 null,
-                asked.series().text()));
+                asked.series().text(),
+                null));
     jobs.enqueue(id);
     return id;
   }

@@ -191,7 +191,11 @@ class SeriesController {
       summary = "Says what the columns are for, each by the path of a field",
       description = "Empty for one that is not used, file.name for how files are called")
   @PutMapping("/columns")
-  View match(@PathVariable UUID scene, @Holds(NewColumns.class) @RequestBody JsonBody body) {
+  View match(
+      @PathVariable UUID scene,
+      @Holds(value = NewColumns.class, example = "{\"fields\": [\"title.text\", \"title.fill\"]}")
+          @RequestBody
+          JsonBody body) {
     SeriesStore.Kept kept = store.get(scene);
     List<String> fields = texts(body, "fields", kept.series().columns().size(), 300);
     change(scene, kept, kept.series().matched(fields));
@@ -203,7 +207,9 @@ class SeriesController {
   Row adjust(
       @PathVariable UUID scene,
       @PathVariable int number,
-      @Holds(NewCells.class) @RequestBody JsonBody body) {
+      @Holds(value = NewCells.class, example = "{\"cells\": [\"Low tide\", \"#0F6B69\"]}")
+          @RequestBody
+          JsonBody body) {
     SeriesStore.Kept kept = store.get(scene);
     require(kept.series(), number);
     List<String> cells = texts(body, "cells", kept.series().columns().size(), Table.LONGEST_CELL);
@@ -317,7 +323,13 @@ class SeriesController {
   @PostMapping("/files")
   @ResponseStatus(HttpStatus.ACCEPTED)
   ExportController.Status make(
-      @PathVariable UUID scene, @Holds(NewFiles.class) @RequestBody JsonBody body) {
+      @PathVariable UUID scene,
+      @Holds(
+              value = NewFiles.class,
+              example =
+                  "{\"files\": [{\"format\": \"png\", \"options\": {\"at\": 0.5}}, {\"format\": \"vtt\"}]}")
+          @RequestBody
+          JsonBody body) {
     Fields f = body.fields();
     SeriesExport asked = SeriesExport.read(f, store.get(scene).series());
     f.check();

@@ -4,6 +4,7 @@ import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -37,6 +38,7 @@ class FollowController {
    * What is to be followed: points in pixels of the footage, in the frame of a moment. Four of them
    * are corners of something flat, of which a part may be given in shares between them.
    */
+  @Schema(example = "{\"moment\": 0, \"until\": 0.5, \"points\": [[160, 90]]}")
   record Marks(double moment, double until, List<List<Double>> points, List<List<Double>> area) {
     private List<Point> read() {
       boolean few = points != null && !points.isEmpty() && points.size() <= CORNERS;

@@ -1,6 +1,7 @@
 package rovingglyph.footage;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -31,6 +32,7 @@ import rovingglyph.uploads.StoredFiles;
 @RestController
 class FootageController {
   /** What is going to be uploaded. */
+  @Schema(example = "{\"name\": \"Pier at dusk\", \"size\": 1048576}")
   record NewUpload(String name, long size) {}
 
   private static final int LONGEST_NAME = 200;

@@ -40,7 +40,11 @@ class EasingController {
       value = "/api/projects/{project}/easings",
       produces = MediaType.APPLICATION_JSON_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  String keep(@PathVariable UUID project, @Holds(NewEasing.class) @RequestBody JsonBody body) {
+  String keep(
+      @PathVariable UUID project,
+      @Holds(value = NewEasing.class, example = "{\"name\": \"Gust\", \"curve\": [0.2, 0, 0.1, 1]}")
+          @RequestBody
+          JsonBody body) {
     return easings.keep(project, body);
   }
 

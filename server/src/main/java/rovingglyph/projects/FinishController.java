@@ -40,7 +40,14 @@ class FinishController {
       value = "/api/projects/{project}/finishes",
       produces = MediaType.APPLICATION_JSON_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  String keep(@PathVariable UUID project, @Holds(NewFinish.class) @RequestBody JsonBody body) {
+  String keep(
+      @PathVariable UUID project,
+      @Holds(
+              value = NewFinish.class,
+              example =
+                  "{\"name\": \"Soft\", \"effects\": [{\"id\": \"soft\", \"kind\": \"blur\", \"radius\": 3}]}")
+          @RequestBody
+          JsonBody body) {
     return finishes.keep(project, body);
   }
 

@@ -59,7 +59,8 @@ class HistoryController {
   void name(
       @PathVariable UUID id,
       @PathVariable long revision,
-      @Holds(NewName.class) @RequestBody JsonBody body) {
+      @Holds(value = NewName.class, example = "{\"name\": \"As shown to the fair\"}") @RequestBody
+          JsonBody body) {
     Fields f = body.fields();
     String name = f.text("name", 200, "").strip();
     f.check();

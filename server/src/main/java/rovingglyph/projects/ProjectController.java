@@ -42,14 +42,18 @@ class ProjectController {
   @Operation(summary = "Makes a project with one empty scene")
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
-  ProjectStore.Project create(@Holds(NewName.class) @RequestBody JsonBody body) {
+  ProjectStore.Project create(
+      @Holds(value = NewName.class, example = "{\"name\": \"Saltmarsh Kite Fair\"}") @RequestBody
+          JsonBody body) {
     return projects.create(NewName.of(body).checked(), List.of(EmptyScene.document("First scene")));
   }
 
   @Operation(summary = "Renames a project")
   @PatchMapping("/{id}")
   ProjectStore.Project rename(
-      @PathVariable UUID id, @Holds(NewName.class) @RequestBody JsonBody body) {
+      @PathVariable UUID id,
+      @Holds(value = NewName.class, example = "{\"name\": \"Saltmarsh Kite Fair\"}") @RequestBody
+          JsonBody body) {
     return projects.rename(id, NewName.of(body).checked());
   }
 
@@ -89,7 +93,12 @@ class ProjectController {
   @PostMapping("/{id}/scenes")
   @ResponseStatus(HttpStatus.CREATED)
   SceneStore.Kept createScene(
-      @PathVariable UUID id, @Holds(NewScene.class) @RequestBody JsonBody body) {
+      @PathVariable UUID id,
+      @Holds(
+              value = NewScene.class,
+              example = "{\"name\": \"Pennants\", \"width\": 1080, \"height\": 1920}")
+          @RequestBody
+          JsonBody body) {
     projects.require(id);
     NewScene asked = NewScene.of(body);
     return scenes.create(id, EmptyScene.document(asked.name(), asked.width(), asked.height()));

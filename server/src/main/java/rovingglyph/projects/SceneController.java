@@ -26,6 +26,13 @@ import rovingglyph.server.RefusedException;
 @RestController
 @RequestMapping("/api/scenes")
 class SceneController {
+  /** A document for the description of the interface. */
+  private static final String EXAMPLE =
+      "{\"format\": \"roving-glyph-scene\", \"version\": 2, \"name\": \"Tides\", \"width\": 640, "
+          + "\"height\": 360, \"rate\": \"25\", \"length\": 2, \"background\": \"#F3E9D2\", \"paths\": [{\"id\": "
+          + "\"rope\", \"kind\": \"line\", \"x\": 320, \"y\": 200, \"length\": 560}], \"items\": [{\"id\": \"title\", "
+          + "\"kind\": \"lettering\", \"path\": \"rope\", \"text\": \"High tide\", \"face\": \"fraunces\", \"size\": 80}]}";
+
   record Saved(long revision) {}
 
   /** The longest account of what was done, in characters. */
@@ -58,7 +65,7 @@ class SceneController {
       @RequestHeader(name = "If-Match", required = false) String ifMatch,
       @RequestHeader(name = "Idempotency-Key", required = false) String key,
       @RequestParam(required = false) String done,
-      @RequestBody JsonBody document) {
+      @Holds(example = SceneController.EXAMPLE) @RequestBody JsonBody document) {
     if (key != null && (key.isBlank() || key.length() > 100)) {
       throw RefusedException.bad("Idempotency-Key: 1 to 100 characters");
     }
@@ -82,7 +89,10 @@ class SceneController {
 
   @Operation(summary = "Renames a scene, as a new revision")
   @PatchMapping("/{id}")
-  SceneStore.Kept rename(@PathVariable UUID id, @Holds(NewName.class) @RequestBody JsonBody body) {
+  SceneStore.Kept rename(
+      @PathVariable UUID id,
+      @Holds(value = NewName.class, example = "{\"name\": \"Night market\"}") @RequestBody
+          JsonBody body) {
     return scenes.rename(id, NewName.of(body).checked());
   }
 

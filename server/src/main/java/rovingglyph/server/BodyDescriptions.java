@@ -1,7 +1,9 @@
 package rovingglyph.server;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverters;
+import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.Operation;
 import io.swagger.v3.oas.models.media.Content;
 import io.swagger.v3.oas.models.media.MediaType;
@@ -37,8 +39,20 @@ class BodyDescriptions implements OperationCustomizer {
     if (holds != null && holds.many()) {
       schema = new io.swagger.v3.oas.models.media.ArraySchema().items(schema);
     }
+    MediaType json = new MediaType().schema(schema);
+    if (holds != null) {
+      json.example(example(holds.example()));
+    }
     return new RequestBody()
         .required(true)
-        .content(new Content().addMediaType("application/json", new MediaType().schema(schema)));
+        .content(new Content().addMediaType("application/json", json));
+  }
+
+  private static Object example(String json) {
+    try {
+      return Json.mapper().readTree(json);
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException(json, e);
+    }
   }
 }

@@ -9,7 +9,13 @@ import java.lang.annotation.Target;
 @Target(ElementType.PARAMETER)
 @Retention(RetentionPolicy.RUNTIME)
 public @interface Holds {
-  Class<?> value();
+  Class<?> value() default Object.class;
+
+  /** One that can be sent as it is; {@link #SCENE} stands for the id of a scene. */
+  String example();
+
+  /** In the place of a scene's id in examples. */
+  String SCENE = "4b1d2e3f-5a6b-4c7d-8e9f-0a1b2c3d4e5f";
 
   /** Whether it is a list of them. */
   boolean many() default false;

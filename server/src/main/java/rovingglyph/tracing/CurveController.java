@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RestController;
 import rovingglyph.document.PathCodec;
 import rovingglyph.projects.ProjectStore;
 import rovingglyph.scene.GuidePath;
+import rovingglyph.server.Holds;
 import rovingglyph.server.JsonBody;
 import rovingglyph.server.RefusedException;
 
@@ -48,7 +49,13 @@ class CurveController {
   @Operation(summary = "Keeps a path (the body, as in a scene document) with a project")
   @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
   @ResponseStatus(HttpStatus.CREATED)
-  Curve keep(@PathVariable UUID project, @RequestBody JsonBody body) {
+  Curve keep(
+      @PathVariable UUID project,
+      @Holds(
+              example =
+                  "{\"id\": \"rope\", \"name\": \"Rope\", \"kind\": \"circle\", \"x\": 960, \"y\": 540, \"radius\": 300}")
+          @RequestBody
+          JsonBody body) {
     projects.require(project);
     GuidePath path = read(body);
     if (list(project).size() >= KeptCurves.MOST) {

@@ -118,7 +118,13 @@ class FaceController {
           "At most 200 texts of 20,000 characters each, and 60,000 characters in one request.")
   @PostMapping(value = "/api/shape", produces = MediaType.APPLICATION_JSON_VALUE)
   void shape(
-      @Holds(value = ShapeRequest.class, many = true) @RequestBody JsonBody body,
+      @Holds(
+              value = ShapeRequest.class,
+              many = true,
+              example =
+                  "[{\"face\": \"fraunces\", \"text\": \"the sky is open\", \"axes\": {\"wght\": 650}}]")
+          @RequestBody
+          JsonBody body,
       HttpServletResponse response)
       throws IOException {
     List<ShapedRun> runs = RunRequestCodec.read(body.value()).stream().map(shaper::run).toList();

@@ -34,18 +34,23 @@ public final class SceneValues {
      */
     public static Value parse(String given) {
       int equals = given.indexOf('=');
-      int dot = equals < 0 ? -1 : given.lastIndexOf('.', equals);
-      if (dot <= 0 || dot + 1 == equals) {
+      if (equals < 0 || given.lastIndexOf('.', equals) <= 0) {
         throw new BadValueException("“" + given + "” is not written ITEM.FIELD=VALUE");
       }
-      return new Value(
-          given.substring(0, dot), given.substring(dot + 1, equals), given.substring(equals + 1));
+      return of(given.substring(0, equals), given.substring(equals + 1));
     }
 
-    /** A value for a field by its path, which is {@link SceneField#path}. */
+    /**
+     * A value for a field by its path, which is {@link SceneField#path}.
+     *
+     * @throws BadValueException if that is no path
+     */
     public static Value of(String path, String text) {
       int dot = path.lastIndexOf('.');
-      return new Value(path.substring(0, Math.max(0, dot)), path.substring(dot + 1), text);
+      if (dot <= 0 || dot + 1 == path.length()) {
+        throw new BadValueException("“" + path + "” is not written ITEM.FIELD");
+      }
+      return new Value(path.substring(0, dot), path.substring(dot + 1), text);
     }
 
     private BadValueException bad(String reason) {

@@ -44,6 +44,7 @@ class ExportFilesTest {
                 "png",
                 1,
                 null,
+                null,
                 null));
     assertThat(exports.start(id)).isTrue();
   }

@@ -166,7 +166,7 @@ class SeriesTest {
     assertThat(rowWithoutPicture(files.get("1-Low-tide.png")))
         .isEqualTo(rowWithoutPicture(finished(export())));
     assertThat(new String(files.get("1-Low-tide.svg"), StandardCharsets.UTF_8))
-        .containsIgnoringCase("#f00");
+        .contains("#ff0000");
   }
 
   private String export() {

@@ -34,7 +34,9 @@ public final class TestServer implements AutoCloseable {
         new String[] {
           "--server.port=" + port,
           "--spring.datasource.url=jdbc:postgresql://127.0.0.1:" + databasePort + "/roving",
-          "--spring.datasource.password=" + password
+          "--spring.datasource.password=" + password,
+          // Those of tests listen on loopback.
+          "--roving.webhook.hosts=127.0.0.1"
         };
     start();
   }

@@ -1,0 +1,2 @@
+/** Addresses elsewhere that are told when work has ended. */
+package rovingglyph.webhooks;

@@ -8,6 +8,7 @@ import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.net.URL;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -128,6 +129,26 @@ class StartTest {
     } finally {
       somebody.destroyForcibly();
     }
+  }
+
+  private String projects(int port) throws IOException {
+    URL projects = new URL("http://127.0.0.1:" + port + "/api/projects");
+    return new String(projects.openStream().readAllBytes(), StandardCharsets.UTF_8);
+  }
+
+  @Test
+  void nodesShareADatabaseAndOneGoesOnWithoutTheOther() throws Exception {
+    Process cluster = run("cluster");
+    awaitSaid("All 2 nodes are ready");
+    String seen = projects(port);
+    assertThat(seen).contains("Saltmarsh Kite Fair");
+    assertThat(projects(port + 1)).isEqualTo(seen);
+    String first = Files.readAllLines(checkout.resolve(".roving/nodes")).get(0);
+    assertThat(new ProcessBuilder("kill", "-9", first).start().waitFor()).isZero();
+    assertThat(projects(port + 1)).isEqualTo(seen);
+    cluster.destroy();
+    assertThat(cluster.waitFor(20, TimeUnit.SECONDS)).isTrue();
+    assertThat(listens(port + 1)).isFalse();
   }
 
   private void killDatabase() throws Exception {

@@ -166,6 +166,7 @@ const KINDS: Record<string, [string, string]> = {
   curves: ['curve', 'curves'],
   easings: ['easing', 'easings'],
   finishes: ['finish', 'finishes'],
+  series: ['table of a series', 'tables of series'],
   'file-sets': ['set of files', 'sets of files'],
 };
 

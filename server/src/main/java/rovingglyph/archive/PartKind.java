@@ -18,7 +18,9 @@ public enum PartKind {
   CURVE("curves", 500, 4_000_000),
   EASING("easings", 100, 80_000),
   FINISH("finishes", 100, 80_000),
-  FILE_SET("file-sets", 100, 80_000);
+  FILE_SET("file-sets", 100, 80_000),
+  /** The table of a scene, whose id it tells. */
+  SERIES("series", 500, 24_000_000);
 
   private final String list;
   private final int most;

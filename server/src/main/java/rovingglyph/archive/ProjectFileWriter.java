@@ -1,6 +1,7 @@
 package rovingglyph.archive;
 
 import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonObject;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -19,8 +20,10 @@ import java.util.zip.ZipOutputStream;
 import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import rovingglyph.exports.SeriesStore;
 import rovingglyph.formats.FileNames;
 import rovingglyph.projects.KeptParts;
+import rovingglyph.series.Series;
 import rovingglyph.server.RefusedException;
 import rovingglyph.shaping.Face;
 import rovingglyph.shaping.FaceCatalogue;
@@ -67,6 +70,7 @@ class ProjectFileWriter {
 
   private final JdbcClient jdbc;
   private final StoredFiles stored;
+  private final SeriesStore series;
   private final FaceCatalogue shipped;
   private final FaceSource faces;
   private final Map<PartKind, KeptParts> kept = new EnumMap<>(PartKind.class);
@@ -74,11 +78,13 @@ class ProjectFileWriter {
   ProjectFileWriter(
       JdbcClient jdbc,
       StoredFiles stored,
+      SeriesStore series,
       FaceCatalogue shipped,
       FaceSource faces,
       List<KeptParts> kinds) {
     this.jdbc = jdbc;
     this.stored = stored;
+    this.series = series;
     this.shipped = shipped;
     this.faces = faces;
     kinds.forEach(k -> kept.put(PartKind.of(k.table()), k));
@@ -116,6 +122,7 @@ class ProjectFileWriter {
     Map<PartKind, List<Contents.Part>> parts = new EnumMap<>(PartKind.class);
     Set<String> used = new HashSet<>();
     parts.put(PartKind.SCENE, scenes(project, zip, used));
+    parts.put(PartKind.SERIES, series(parts.get(PartKind.SCENE), zip));
     for (PartKind kind : PartKind.values()) {
       if (FILES.containsKey(kind)) {
         parts.put(kind, files(kind, project, zip, used));
@@ -171,6 +178,23 @@ class ProjectFileWriter {
       String file = fileName(kind, out.size() + 1, k.name());
       text(zip, file, k.part());
       out.add(new Contents.Part("", k.name(), file));
+    }
+    return out;
+  }
+
+  /** The tables of the scenes, each called after its own. */
+  private List<Contents.Part> series(List<Contents.Part> scenes, ZipOutputStream zip)
+      throws IOException {
+    List<Contents.Part> out = new ArrayList<>();
+    for (Contents.Part scene : scenes) {
+      Series series =
+          this.series.find(UUID.fromString(scene.id())).map(SeriesStore.Kept::series).orElse(null);
+      if (series != null) {
+        String file = fileName(PartKind.SERIES, out.size() + 1, scene.name());
+        JsonObject json = Json.parse(series.text()).asObject().add("scene", scene.id());
+        text(zip, file, json.toString());
+        out.add(new Contents.Part("", scene.name(), file));
+      }
     }
     return out;
   }

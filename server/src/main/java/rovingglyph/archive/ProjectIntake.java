@@ -22,6 +22,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.exports.HandOffStore;
+import rovingglyph.exports.SeriesStore;
 import rovingglyph.footage.FootageFile;
 import rovingglyph.footage.FootageIntake;
 import rovingglyph.footage.FootageJobs;
@@ -33,8 +34,10 @@ import rovingglyph.scene.Scene;
 import rovingglyph.scene.SceneShelf;
 import rovingglyph.scene.UnknownItem;
 import rovingglyph.schema.DocumentException;
+import rovingglyph.schema.Fields;
 import rovingglyph.schema.JsonText;
 import rovingglyph.schema.Problem;
+import rovingglyph.series.Series;
 import rovingglyph.server.RefusedException;
 import rovingglyph.shaping.Shaper;
 import rovingglyph.tracing.ImageStore;
@@ -61,6 +64,9 @@ class ProjectIntake {
 
   private static final int WAIT_SECONDS = 4;
 
+  /** Characters of all scenes together that show others. */
+  private static final long MOST_SHOWING = 40_000_000;
+
   /** Files that are looked into or opened at one time: each may be large. */
   private final Semaphore turn = new Semaphore(1, true);
 
@@ -76,6 +82,7 @@ class ProjectIntake {
   private final Shaper shaper;
   private final ImageStore images;
   private final HandOffStore handOff;
+  private final SeriesStore series;
   private final Map<PartKind, KeptParts> kept = new EnumMap<>(PartKind.class);
 
   ProjectIntake(
@@ -91,6 +98,7 @@ class ProjectIntake {
       Shaper shaper,
       ImageStore images,
       HandOffStore handOff,
+      SeriesStore series,
       List<KeptParts> kinds) {
     this.jdbc = jdbc;
     this.transaction = transaction;
@@ -104,6 +112,7 @@ class ProjectIntake {
     this.shaper = shaper;
     this.images = images;
     this.handOff = handOff;
+    this.series = series;
     kinds.forEach(k -> kept.put(PartKind.of(k.table()), k));
   }
 
@@ -162,7 +171,7 @@ class ProjectIntake {
     List<Found> out = new ArrayList<>();
     for (PartKind kind : PartKind.values()) {
       for (Contents.Part p : file.contents().of(kind)) {
-        if (kept.containsKey(kind)) {
+        if (kept.containsKey(kind) || kind == PartKind.SERIES) {
           value(file, kind, p);
         }
         out.add(new Found(kind.list(), p.name().isEmpty() ? p.id() : p.name(), isKnown(kind, p)));
@@ -189,10 +198,22 @@ class ProjectIntake {
   private void checkScenes(ProjectFile file, List<String> notes)
       throws IOException, UnusableFileException {
     SceneShelf shelf = new SceneShelf();
+    long showing = 0;
     for (Contents.Part p : file.contents().of(PartKind.SCENE)) {
       try {
-        Scene scene = SceneCodec.read(file.text(PartKind.SCENE, p));
-        shelf.put(p.id(), scene);
+        String document = file.text(PartKind.SCENE, p);
+        Scene scene = SceneCodec.read(document);
+        // Only those that show others matter for circles; all at once could be more than there is
+        // memory for.
+        if (!scene.insets().isEmpty()) {
+          showing += document.length();
+          shelf.put(p.id(), scene);
+        }
+        if (showing > MOST_SHOWING) {
+          throw new UnusableFileException(
+              "The scenes that show others have more than %d million characters together"
+                  .formatted(MOST_SHOWING / 1_000_000));
+        }
         long unknown =
             scene.items().values().stream().filter(i -> i instanceof UnknownItem).count();
         if (unknown > 0) {
@@ -206,6 +227,9 @@ class ProjectIntake {
     }
     for (Contents.Part p : file.contents().of(PartKind.SCENE)) {
       Scene scene = shelf.get(p.id());
+      if (scene == null) {
+        continue;
+      }
       if (!shelf.circle(p.id(), scene).isEmpty()) {
         throw new UnusableFileException(p.file() + ": the scene would show itself");
       }
@@ -291,13 +315,15 @@ class ProjectIntake {
       for (Contents.Part p : file.contents().of(PartKind.SCENE)) {
         names.put(p.id(), UUID.randomUUID().toString());
       }
-      // Scenes last: by then it is known what everything that they name is called here.
+      // Scenes, and what belongs to them, last: by then it is known what all is called here.
       for (PartKind kind : PartKind.values()) {
-        if (kind != PartKind.SCENE) {
+        if (kind != PartKind.SCENE && kind != PartKind.SERIES) {
           file.contents().of(kind).forEach(p -> keep(project, kind, p));
         }
       }
-      file.contents().of(PartKind.SCENE).forEach(p -> keep(project, PartKind.SCENE, p));
+      for (PartKind kind : List.of(PartKind.SCENE, PartKind.SERIES)) {
+        file.contents().of(kind).forEach(p -> keep(project, kind, p));
+      }
       return project;
     }
 
@@ -332,6 +358,17 @@ class ProjectIntake {
       }
     }
 
+    /** The scene of this project that a table belongs to. */
+    private UUID sceneOf(JsonValue table, Contents.Part part) throws UnusableFileException {
+      String scene = Fields.of(table).text("scene", 80, "");
+      for (Contents.Part p : file.contents().of(PartKind.SCENE)) {
+        if (scene.equals(names.get(p.id()))) {
+          return UUID.fromString(scene);
+        }
+      }
+      throw new UnusableFileException(part.file() + ": it belongs to a scene that is not there");
+    }
+
     /** Keeps a part; the name that it has here. */
     private String kept(UUID project, PartKind kind, Contents.Part part)
         throws IOException, UnusableFileException, FootageFile.Unusable, InterruptedException {
@@ -356,6 +393,10 @@ class ProjectIntake {
           UUID id = UUID.fromString(names.get(part.id()));
           scenes.insert(id, project, Names.renamed(document, names).toString());
           return id.toString();
+        case SERIES:
+          JsonValue table = Names.renamed(value(file, kind, part), names);
+          series.put(sceneOf(table, part), Series.parse(table));
+          return part.id();
         default:
           ProjectIntake.this.kept.get(kind).keep(project, name, value(file, kind, part));
           return part.id();

@@ -10,13 +10,13 @@ import rovingglyph.server.RefusedException;
 
 /** The series of scenes: one each at most. */
 @Repository
-class SeriesStore {
+public class SeriesStore {
   /**
    * What is kept.
    *
    * @param revision counts its changes
    */
-  record Kept(long revision, Series series) {}
+  public record Kept(long revision, Series series) {}
 
   private final JdbcClient jdbc;
 
@@ -24,7 +24,8 @@ class SeriesStore {
     this.jdbc = jdbc;
   }
 
-  Optional<Kept> find(UUID scene) {
+  /** Empty where the scene has none. */
+  public Optional<Kept> find(UUID scene) {
     return jdbc.sql("select revision, series from series where scene_id = ?")
         .param(scene)
         .query((rs, n) -> new Kept(rs.getLong(1), Series.parse(Json.parse(rs.getString(2)))))
@@ -36,7 +37,7 @@ class SeriesStore {
   }
 
   /** Keeps a series in the place of the one before. */
-  void put(UUID scene, Series series) {
+  public void put(UUID scene, Series series) {
     jdbc.sql(
             """
             insert into series (scene_id, series, revision) values (?, ?::json, 1)

@@ -79,7 +79,9 @@ public class SceneStore {
       for (String shownId : SceneShelf.shownBy(SceneCodec.read(document))) {
         document = document.replace(shownId, ids.getOrDefault(shownId, shownId));
       }
-      insert(UUID.fromString(ids.get(k.id().toString())), to, document);
+      UUID copy = UUID.fromString(ids.get(k.id().toString()));
+      insert(copy, to, document);
+      copySeries(k.id(), copy);
     }
   }
 
@@ -223,7 +225,18 @@ public class SceneStore {
   /** A copy in the same or another project. */
   @Transactional
   public Kept duplicate(UUID id, UUID projectId, String name) {
-    return create(projectId, named(get(id).document(), name));
+    Kept copy = create(projectId, named(get(id).document(), name));
+    copySeries(id, copy.id());
+    return copy;
+  }
+
+  /** A copy has the table that its scene has. */
+  private void copySeries(UUID from, UUID to) {
+    jdbc.sql(
+            "insert into series (scene_id, series, revision)"
+                + " select ?, series, 1 from series where scene_id = ?")
+        .params(to, from)
+        .update();
   }
 
   /**

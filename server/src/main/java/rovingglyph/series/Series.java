@@ -144,7 +144,11 @@ public record Series(List<Column> columns, List<List<String>> rows) {
     return new JsonObject().add("columns", columnList).add("rows", rowList).toString();
   }
 
-  /** As it was written by {@link #text}. */
+  /**
+   * As it was written by {@link #text}.
+   *
+   * @throws rovingglyph.schema.DocumentException if it was not
+   */
   public static Series parse(JsonValue json) {
     Fields f = Fields.of(json);
     List<Column> columns =
@@ -152,12 +156,31 @@ public record Series(List<Column> columns, List<List<String>> rows) {
             "columns",
             Table.MOST_COLUMNS,
             c -> new Column(c.text("heading", 200, ""), c.text("field", 300, "")));
+    JsonValue given = f.get("rows");
     List<List<String>> rows = new ArrayList<>();
-    for (JsonValue row : json.asObject().get("rows").asArray()) {
-      List<String> cells = new ArrayList<>();
-      row.asArray().forEach(c -> cells.add(c.asString()));
-      rows.add(List.copyOf(cells));
+    if (given == null || !given.isArray() || given.asArray().size() > Table.MOST_ROWS) {
+      f.problem("rows", "are no list of rows", "at most " + Table.MOST_ROWS);
+    } else {
+      for (JsonValue row : given.asArray()) {
+        rows.add(cells(row, columns.size(), f));
+      }
     }
+    f.check();
     return new Series(columns, rows);
+  }
+
+  private static List<String> cells(JsonValue row, int count, Fields f) {
+    List<String> out = new ArrayList<>();
+    if (row.isArray()) {
+      row.asArray().forEach(c -> out.add(c.isString() ? c.asString() : null));
+    }
+    boolean good =
+        out.size() == count
+            && out.stream().allMatch(c -> c != null && c.length() <= Table.LONGEST_CELL);
+    if (!good) {
+      f.problem("rows", "hold a row that is no list of texts", count + " texts in each");
+      return List.of();
+    }
+    return List.copyOf(out);
   }
 }

@@ -335,7 +335,8 @@ class ProjectFileTest {
             "file_set",
             "project_picture",
             "project_footage",
-            "project_typeface")) {
+            "project_typeface",
+            "series")) {
       out.append(table)
           .append(jdbc.sql("select count(*) from " + table).query(Long.class).single());
     }

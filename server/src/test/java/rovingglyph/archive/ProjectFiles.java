@@ -85,6 +85,8 @@ final class ProjectFiles {
     object(
         server.send(
             "PUT", at + "/hand-off", "{\"fileNames\":\"{scene}-{number}\",\"keepDays\":12}"));
+    String table = "Words,Typeface\nLow tide," + face + "\n";
+    server.putBytes("/api/scenes/" + shown + "/series", table.getBytes(StandardCharsets.UTF_8));
     return project;
   }
 

@@ -165,8 +165,7 @@ class SeriesTest {
     SERVER.send("PUT", "/api/scenes/" + scene, kept.toString(), "If-Match", "\"3\"");
     assertThat(rowWithoutPicture(files.get("1-Low-tide.png")))
         .isEqualTo(rowWithoutPicture(finished(export())));
-    assertThat(new String(files.get("1-Low-tide.svg"), StandardCharsets.UTF_8))
-        .contains("#ff0000");
+    assertThat(new String(files.get("1-Low-tide.svg"), StandardCharsets.UTF_8)).contains("#ff0000");
   }
 
   private String export() {

@@ -140,15 +140,24 @@ public final class ProjectFile implements AutoCloseable {
     return entry(part.file(), kind.largest());
   }
 
-  /** Sees that each part is there. */
+  /** Sees that each part is there, and not larger than it may be by what the ZIP says. */
   void checkFiles() throws UnusableFileException {
     for (PartKind kind : PartKind.values()) {
       for (Contents.Part p : contents.of(kind)) {
-        if (zip.getEntry(p.file()) == null) {
-          throw missing(p.file());
-        }
+        checked(p.file(), kind.largest());
       }
     }
+  }
+
+  private ZipEntry checked(String file, long largest) throws UnusableFileException {
+    ZipEntry e = zip.getEntry(file);
+    if (e == null) {
+      throw missing(file);
+    }
+    if (e.getSize() > largest) {
+      throw new UnusableFileException(tooLarge(file, largest));
+    }
+    return e;
   }
 
   private static String tooLarge(String file, long largest) {
@@ -160,14 +169,8 @@ public final class ProjectFile implements AutoCloseable {
   }
 
   private Whole entry(String file, long largest) throws IOException, UnusableFileException {
-    ZipEntry e = zip.getEntry(file);
-    if (e == null) {
-      throw missing(file);
-    }
-    // Told at once where the ZIP says so itself; where it lies, reading ends there.
-    if (e.getSize() > largest) {
-      throw new UnusableFileException(tooLarge(file, largest));
-    }
+    // Where the ZIP lies, reading ends where it may go no further.
+    ZipEntry e = checked(file, largest);
     try {
       return new Whole(zip.getInputStream(e), e, largest);
     } catch (ZipException f) {

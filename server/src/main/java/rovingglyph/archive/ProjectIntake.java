@@ -20,7 +20,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
-import rovingglyph.document.SceneCodec;
 import rovingglyph.exports.HandOffStore;
 import rovingglyph.exports.SeriesStore;
 import rovingglyph.footage.FootageFile;
@@ -30,13 +29,9 @@ import rovingglyph.pictures.PictureStore;
 import rovingglyph.projects.KeptParts;
 import rovingglyph.projects.ProjectStore;
 import rovingglyph.projects.SceneStore;
-import rovingglyph.scene.Scene;
-import rovingglyph.scene.SceneShelf;
-import rovingglyph.scene.UnknownItem;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.schema.Fields;
 import rovingglyph.schema.JsonText;
-import rovingglyph.schema.Problem;
 import rovingglyph.series.Series;
 import rovingglyph.server.RefusedException;
 import rovingglyph.shaping.Shaper;
@@ -63,9 +58,6 @@ class ProjectIntake {
   record Look(String name, List<Found> parts, List<String> notes) {}
 
   private static final int WAIT_SECONDS = 4;
-
-  /** Characters of all scenes together that show others. */
-  private static final long MOST_SHOWING = 40_000_000;
 
   /** Files that are looked into or opened at one time: each may be large. */
   private final Semaphore turn = new Semaphore(1, true);
@@ -167,7 +159,7 @@ class ProjectIntake {
     file.contents()
         .unknown()
         .forEach(u -> notes.add("“" + u + "” is not known to this version and is left out"));
-    checkScenes(file, notes);
+    ContainedScenes.check(file, notes);
     List<Found> out = new ArrayList<>();
     for (PartKind kind : PartKind.values()) {
       for (Contents.Part p : file.contents().of(kind)) {
@@ -194,64 +186,13 @@ class ProjectIntake {
     };
   }
 
-  /** Sees that every scene can be used, and that none holds itself. */
-  private void checkScenes(ProjectFile file, List<String> notes)
-      throws IOException, UnusableFileException {
-    SceneShelf shelf = new SceneShelf();
-    long showing = 0;
-    for (Contents.Part p : file.contents().of(PartKind.SCENE)) {
-      try {
-        String document = file.text(PartKind.SCENE, p);
-        Scene scene = SceneCodec.read(document);
-        // Only those that show others matter for circles; all at once could be more than there is
-        // memory for.
-        if (!scene.insets().isEmpty()) {
-          showing += document.length();
-          shelf.put(p.id(), scene);
-        }
-        if (showing > MOST_SHOWING) {
-          throw new UnusableFileException(
-              "The scenes that show others have more than %d million characters together"
-                  .formatted(MOST_SHOWING / 1_000_000));
-        }
-        long unknown =
-            scene.items().values().stream().filter(i -> i instanceof UnknownItem).count();
-        if (unknown > 0) {
-          notes.add(
-              "“%s” has %d %s of a kind that this version does not know: kept, but not painted"
-                  .formatted(scene.name(), unknown, unknown == 1 ? "item" : "items"));
-        }
-      } catch (DocumentException e) {
-        throw new UnusableFileException(p.file() + ": " + told(e));
-      }
-    }
-    for (Contents.Part p : file.contents().of(PartKind.SCENE)) {
-      Scene scene = shelf.get(p.id());
-      if (scene == null) {
-        continue;
-      }
-      if (!shelf.circle(p.id(), scene).isEmpty()) {
-        throw new UnusableFileException(p.file() + ": the scene would show itself");
-      }
-      if (shelf.count(scene) > SceneShelf.MOST_INSETS) {
-        throw new UnusableFileException(
-            p.file() + ": with those in the scenes shown, there are too many insets");
-      }
-    }
-  }
-
-  private static String told(DocumentException e) {
-    List<Problem> all = e.problems();
-    return all.get(0).sentence() + (all.size() > 1 ? " (and " + (all.size() - 1) + " more)" : "");
-  }
-
   /** What a kept part is, in JSON. */
   private static JsonValue value(ProjectFile file, PartKind kind, Contents.Part part)
       throws IOException, UnusableFileException {
     try {
       return JsonText.read(file.text(kind, part), (int) kind.largest());
     } catch (DocumentException e) {
-      throw new UnusableFileException(part.file() + ": " + told(e));
+      throw new UnusableFileException(part.file() + ": " + ContainedScenes.told(e));
     }
   }
 
@@ -344,10 +285,12 @@ class ProjectIntake {
         if (!part.id().isEmpty()) {
           names.put(part.id(), id);
         }
-      } catch (RefusedException | FootageFile.Unusable | ProjectFile.BadPartException e) {
+      } catch (ProjectFile.BadPartException e) {
+        throw new Ended(new UnusableFileException(e.getMessage()));
+      } catch (RefusedException | FootageFile.Unusable e) {
         throw new Ended(new UnusableFileException(part.file() + ": " + e.getMessage()));
       } catch (DocumentException e) {
-        throw new Ended(new UnusableFileException(part.file() + ": " + told(e)));
+        throw new Ended(new UnusableFileException(part.file() + ": " + ContainedScenes.told(e)));
       } catch (UnusableFileException e) {
         throw new Ended(e);
       } catch (IOException e) {

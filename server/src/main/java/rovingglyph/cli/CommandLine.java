@@ -6,46 +6,34 @@ import java.io.PrintStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
-import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import rovingglyph.archive.PartKind;
-import rovingglyph.document.SceneBundle;
-import rovingglyph.document.SceneCodec;
-import rovingglyph.footage.FootageFolder;
 import rovingglyph.formats.ExportFormats;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
-import rovingglyph.pictures.PictureFolder;
 import rovingglyph.proof.Proof;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
-import rovingglyph.scene.SceneShelf;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
-import rovingglyph.series.Series;
-import rovingglyph.series.SeriesCheck;
-import rovingglyph.series.SeriesFiles;
-import rovingglyph.series.Table;
 import rovingglyph.server.PrivateFolder;
-import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
 import rovingglyph.type.Cluster;
 import rovingglyph.values.BadValueException;
-import rovingglyph.values.SceneField;
 import rovingglyph.values.SceneValues;
 
-/** {@code render} and {@code layout}. Results go to one stream, messages to the other. */
+/**
+ * {@code render}, {@code series} and {@code layout}. Results go to one stream, messages to the
+ * other.
+ */
 public final class CommandLine {
   static final String USAGE =
       """
@@ -71,12 +59,7 @@ public final class CommandLine {
   private final List<SceneValues.Value> values = new ArrayList<>();
   private final List<String> matches = new ArrayList<>();
   private boolean tells;
-  private Path fonts;
-  private Path pictures;
-  private Path footage;
-  private Path scenes;
-  private String named;
-  private Map<String, String> pictureNames = Map.of();
+  private final Inputs inputs = new Inputs();
 
   private CommandLine(PrintStream out, PrintStream err) {
     this.out = out;
@@ -122,13 +105,13 @@ public final class CommandLine {
     String command = words.isEmpty() ? "" : words.get(0);
     if (command.equals("render") && words.size() >= 3) {
       List<WrittenFile> files = WrittenFile.all(words.subList(2, words.size()), options);
-      Scene scene = scene(Path.of(words.get(1)));
-      scene = SceneValues.applied(scene, values, assets());
+      Scene scene = inputs.scene(Path.of(words.get(1)), values, false);
       for (WrittenFile f : files) {
         render(scene, f);
       }
     } else if (command.equals("series") && words.size() == 4) {
-      series();
+      SeriesCommand series = new SeriesCommand(inputs, values, matches, err);
+      series.run(words.subList(1, 4), options, tells ? this::tell : null);
     } else if (command.equals("layout") && words.size() == 2) {
       layout(Path.of(words.get(1)));
     } else {
@@ -146,17 +129,10 @@ public final class CommandLine {
         throw new Refused(args[i] + " needs a value\n" + USAGE);
       }
       String value = args[++i];
-      if (args[i - 1].equals("--fonts")) {
-        fonts = Path.of(value);
-      } else if (args[i - 1].equals("--pictures")) {
-        pictures = Path.of(value);
-      } else if (args[i - 1].equals("--footage")) {
-        footage = Path.of(value);
-      } else if (args[i - 1].equals("--scenes")) {
-        scenes = folder(value);
-      } else if (args[i - 1].equals("--scene")) {
-        named = value;
-      } else if (args[i - 1].equals("--set")) {
+      if (inputs.take(args[i - 1], value)) {
+        continue;
+      }
+      if (args[i - 1].equals("--set")) {
         values.add(SceneValues.Value.parse(value));
       } else if (args[i - 1].equals("--match")) {
         matches.add(value);
@@ -169,14 +145,6 @@ public final class CommandLine {
         options.put(args[i - 1].substring(2), value);
       }
     }
-  }
-
-  private static Path folder(String value) {
-    Path out = Path.of(value);
-    if (!Files.isDirectory(out)) {
-      throw new Refused(out + " is no folder: give one with the scenes that are shown");
-    }
-    return out.toAbsolutePath();
   }
 
   private double seconds() {
@@ -194,49 +162,7 @@ public final class CommandLine {
   }
 
   private PreparedScene prepare(Scene scene) throws IOException {
-    return Preparation.prepare(scene, new Shaper(faces()));
-  }
-
-  /**
-   * With the scenes that its insets show, those named by ids and those in them. What a project file
-   * has beside them is used where nothing else is given.
-   */
-  private Scene scene(Path document) throws IOException {
-    if (UnpackedProject.isOne(document)) {
-      UnpackedProject project = UnpackedProject.of(document, named, words.get(0).equals("series"));
-      pictureNames = project.pictures();
-      fonts = fonts == null ? project.folder(PartKind.TYPEFACE) : fonts;
-      pictures = pictures == null ? project.folder(PartKind.PICTURE) : pictures;
-      footage = footage == null ? project.folder(PartKind.FOOTAGE) : footage;
-      return project.scene();
-    }
-    if (named != null) {
-      throw new Refused("--scene chooses one of a project file; " + document + " is none");
-    }
-    Scene scene = SceneBundle.read(text(document));
-    if (scenes == null) {
-      return scene;
-    }
-    SceneShelf shelf = new SceneShelf();
-    Set<String> tried = new HashSet<>();
-    Set<String> next = shelf.missing(scene);
-    while (tried.addAll(next)) {
-      for (String id : next) {
-        Path file = scenes.resolve(id + ".json").normalize();
-        if (file.getParent().equals(scenes.normalize()) && Files.isRegularFile(file)) {
-          shelf.put(id, SceneCodec.read(text(file)));
-        }
-      }
-      next = shelf.missing(scene);
-    }
-    return shelf.filled(scene);
-  }
-
-  private static String text(Path file) throws IOException {
-    if (Files.isRegularFile(file) && Files.size(file) > 4L * SceneCodec.LONGEST) {
-      throw new Refused(file + " is larger than a scene document can be");
-    }
-    return new String(Files.readAllBytes(file), StandardCharsets.UTF_8);
+    return Preparation.prepare(scene, new Shaper(inputs.faces()));
   }
 
   private void render(Scene whole, WrittenFile file) throws IOException {
@@ -246,7 +172,7 @@ public final class CommandLine {
       throw new Refused(reason);
     }
     PreparedScene scene = prepare(asked);
-    Bitmaps bitmaps = bitmaps();
+    Bitmaps bitmaps = inputs.bitmaps();
     require(bitmaps, scene);
     int frames = file.format().frames(asked, file.options());
     Progress progress = new Progress(n -> tell(file.target().toString(), "frame", n, frames));
@@ -259,80 +185,6 @@ public final class CommandLine {
       err.println("Note: " + note);
     }
     Proof.of(scene).forEach(f -> err.println("Proof: " + f.message()));
-  }
-
-  private Bitmaps bitmaps() throws IOException {
-    Bitmaps still = pictures == null ? Bitmaps.NONE : new PictureFolder(pictures);
-    return footage == null ? still : new FootageFolder(footage, still);
-  }
-
-  private FolderAssets assets() throws IOException {
-    return new FolderAssets(
-        faces(), pictures == null ? null : new PictureFolder(pictures), pictureNames);
-  }
-
-  private FaceCatalogue faces() throws IOException {
-    FaceCatalogue faces = FaceCatalogue.shipped();
-    return fonts == null ? faces : faces.with(fonts);
-  }
-
-  private void series() throws IOException {
-    String formats = options.remove("formats");
-    if (formats == null) {
-      throw new Refused("series needs --formats, such as --formats mp4,svg\n" + USAGE);
-    }
-    List<SeriesFiles.Asked> files =
-        WrittenFile.ofFormats(List.of(formats.split(",")), options).stream()
-            .map(f -> new SeriesFiles.Asked(f.format(), f.options()))
-            .toList();
-    Scene scene = SceneValues.applied(scene(Path.of(words.get(1))), values, assets());
-    FolderAssets assets = assets();
-    Series series = matched(Path.of(words.get(2)), scene);
-    SeriesCheck check = new SeriesCheck(series, scene, assets);
-    String bad = check.badColumns() == null ? check.firstBad() : check.badColumns();
-    if (bad != null) {
-      throw new Refused(words.get(2) + ": " + bad);
-    }
-    for (Series.Column c : series.columns()) {
-      err.println("“" + c.heading() + "”: " + (c.field().isEmpty() ? "not used" : c.field()));
-    }
-    SeriesFiles writer =
-        new SeriesFiles(scene, series, files, assets, new Shaper(faces()), bitmaps());
-    String out = words.get(3);
-    int all = SeriesFiles.frames(scene, series, files);
-    Progress progress = tells ? new Progress(n -> tell(out, "frame", n, all)) : new Progress();
-    if (out.endsWith("/")) {
-      writer.writeFolder(Path.of(out), progress);
-    } else if (out.endsWith(".zip")) {
-      writer.writeZip(Path.of(out), progress);
-    } else {
-      throw new Refused("A series goes into a .zip file or a folder, which ends in /, not " + out);
-    }
-    if (tells) {
-      tell(out, "done", progress.frames(), progress.frames());
-    }
-  }
-
-  /** The table, its columns matched by their headings and as it was asked for. */
-  private Series matched(Path file, Scene scene) throws IOException {
-    List<SceneField> fields = SceneField.of(scene);
-    try {
-      Series series = Series.of(Table.read(Files.readAllBytes(file)), fields);
-      List<String> columns =
-          new ArrayList<>(series.columns().stream().map(Series.Column::field).toList());
-      for (String m : matches) {
-        int equals = m.lastIndexOf('=');
-        List<String> headings = series.columns().stream().map(Series.Column::heading).toList();
-        int at = headings.indexOf(m.substring(0, Math.max(0, equals)));
-        if (at < 0) {
-          throw new Refused("--match " + m + ": the table has " + String.join(", ", headings));
-        }
-        columns.set(at, m.substring(equals + 1));
-      }
-      return series.matched(columns);
-    } catch (Table.Unusable e) {
-      throw new Refused(file + ": " + e.getMessage());
-    }
   }
 
   /** Tells how far a file is, in a line of JSON. */
@@ -357,7 +209,7 @@ public final class CommandLine {
 
   private void layout(Path file) throws IOException {
     double at = seconds();
-    PreparedScene scene = prepare(scene(file));
+    PreparedScene scene = prepare(inputs.scene(file, values, false));
     for (PreparedLettering l : scene.letterings().values()) {
       for (RowLayout row : l.rows(l.values(at))) {
         for (Placement p : l.inFrame(row)) {

@@ -107,8 +107,9 @@ export interface Face {
 
 export interface ExportStatus {
   id: string;
-  projectId: string;
-  sceneId: string;
+  /** Null of a document that was sent along by a pipeline; so is the scene's id. */
+  projectId: string | null;
+  sceneId: string | null;
   sceneName: string;
   fileName: string;
   format: string;

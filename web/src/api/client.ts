@@ -498,7 +498,6 @@ export const api = {
   series: (scene: string) => ask<Series>('GET', `/api/scenes/${scene}/series`),
   putSeries: (scene: string, table: Blob) =>
     ask<Series>('PUT', `/api/scenes/${scene}/series`, table, BYTES),
-  removeSeries: (scene: string) => ask<void>('DELETE', `/api/scenes/${scene}/series`),
   matchSeries: (scene: string, fields: string[]) =>
     ask<Series>('PUT', `/api/scenes/${scene}/series/columns`, json({ fields })),
   seriesRows: (scene: string, from: number, count: number) =>

@@ -9,6 +9,9 @@ import { Fold } from '../../ui/Fold';
 import { OptionField } from './OptionField';
 import { planWords } from './words';
 
+/** After which an estimate that is missing is asked for again, ms. */
+const AGAIN = 2000;
+
 interface Props {
   format: ExportFormat;
   disabled: boolean;
@@ -164,6 +167,11 @@ function Expected({ format }: { format: ExportFormat }) {
     queryFn: () => api.exportPlan(scene, format.id, own),
     retry: false,
     staleTime: Infinity,
+    // A server that was busy had no time for an estimate; it is asked once or twice more.
+    refetchInterval: ({ state }) =>
+      state.data?.bytes === null && !state.data.unsupportedReason && state.dataUpdateCount < 3
+        ? AGAIN
+        : false,
   });
   const wrong = plan.data?.unsupportedReason ?? plan.error?.message;
   return (

@@ -1,8 +1,14 @@
 import { useRef, useState } from 'react';
 import { FileInput } from '../../ui/FileInput';
 
-/** A table for a scene that has none: a file, or what was copied out of a spreadsheet. */
-export function NewTable({ onTable }: { onTable: (table: Blob) => Promise<void> }) {
+interface Props {
+  onTable: (table: Blob) => Promise<void>;
+  /** To the table that there is, where there is one. */
+  onBack: (() => void) | undefined;
+}
+
+/** A table for a scene: a file, or what was copied out of a spreadsheet. */
+export function NewTable({ onTable, onBack }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -43,6 +49,11 @@ export function NewTable({ onTable }: { onTable: (table: Blob) => Promise<void> 
         <button type="button" className="btn" onClick={() => input.current?.click()}>
           Choose a file
         </button>
+        {onBack && (
+          <button type="button" className="btn" onClick={onBack}>
+            Keep the one there is
+          </button>
+        )}
         <span className="text-soft">CSV or text with tabs, or drop one here</span>
         <FileInput
           input={input}

@@ -28,10 +28,13 @@ function Content() {
   const client = useQueryClient();
   // Pictures are asked for anew whenever something may have changed what they show.
   const [turn, setTurn] = useState(() => Date.now());
+  // The table that is there stays until another has come.
+  const [another, setAnother] = useState(false);
   const key = ['series', scene];
   const series = useQuery({ queryKey: key, queryFn: () => api.series(scene), enabled: kept });
   const taken = (s: Series) => {
     client.setQueryData(key, s);
+    setAnother(false);
     void client.invalidateQueries({ queryKey: ['series-rows', scene] });
     setTurn(Date.now());
   };
@@ -39,8 +42,13 @@ function Content() {
   const now = series.data;
   if (series.isError) return <p role="alert">{series.error.message}</p>;
   if (!now) return <p className="py-6 text-soft">One moment …</p>;
-  if (now.columns.length === 0) {
-    return <NewTable onTable={(table) => api.putSeries(scene, table).then(taken)} />;
+  if (another || now.columns.length === 0) {
+    return (
+      <NewTable
+        onTable={(table) => api.putSeries(scene, table).then(taken)}
+        onBack={another ? () => setAnother(false) : undefined}
+      />
+    );
   }
   return (
     <div className="flex h-[74vh] min-h-0 flex-col">
@@ -50,16 +58,7 @@ function Content() {
         turn={turn}
         onMatch={(fields) => void api.matchSeries(scene, fields).then(taken, failed)}
       />
-      <MakeSeries
-        scene={scene}
-        series={now}
-        onOther={() => {
-          void api
-            .removeSeries(scene)
-            .then(() => client.invalidateQueries({ queryKey: key }), failed);
-        }}
-        onMade={close}
-      />
+      <MakeSeries scene={scene} series={now} onOther={() => setAnother(true)} onMade={close} />
     </div>
   );
 }

@@ -91,6 +91,11 @@ class SeriesTest extends PageTest {
     assertThat(dialog().getByLabel("A is for: Title: Words")).isVisible();
     button("Another table").click();
     assertThat(dialog().getByLabel("The table")).isVisible();
+    button("Keep the one there is").click();
+    assertThat(dialog().getByLabel("A is for: Title: Words")).isVisible();
+    button("Another table").click();
+    paste("Words\nNoon\n");
+    assertThat(dialog().getByLabel("Words, row 1")).hasValue("Noon");
   }
 
   @Test

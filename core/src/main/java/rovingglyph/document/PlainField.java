@@ -4,7 +4,9 @@ import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import rovingglyph.scene.Item;
 import rovingglyph.schema.Field;
 import rovingglyph.schema.Schema;
@@ -43,18 +45,20 @@ public record PlainField(String name, Sort sort, double min, double max, List<St
           "version",
           "rate");
 
+  /** Of every kind of item; a series asks for them at each of its rows. */
+  private static final Map<String, List<PlainField>> OF_ITEMS =
+      ItemList.KINDS.kinds().stream().collect(Collectors.toMap(Schema::kind, PlainField::of));
+
+  private static final List<PlainField> OF_SCENE = of(SceneSchema.SCENE);
+
   /** The plain fields of an item, in the order of its table; none of an unknown kind. */
   public static List<PlainField> of(Item item) {
-    String kind = ItemList.kind(item);
-    return ItemList.KINDS.kinds().stream()
-        .filter(s -> s.kind().equals(kind))
-        .flatMap(s -> of(s).stream())
-        .toList();
+    return OF_ITEMS.getOrDefault(ItemList.kind(item), List.of());
   }
 
   /** The plain fields of scenes. */
   public static List<PlainField> ofScene() {
-    return of(SceneSchema.SCENE);
+    return OF_SCENE;
   }
 
   private static List<PlainField> of(Schema<?> schema) {

@@ -49,7 +49,7 @@ record SeriesCommand(
     FolderAssets assets = inputs.assets();
     Series series = matched(Path.of(words.get(1)), scene);
     SeriesCheck check = new SeriesCheck(series, scene, assets);
-    String bad = check.badColumns() == null ? check.firstBad() : check.badColumns();
+    String bad = check.bad();
     if (bad != null) {
       throw new Refused(words.get(1) + ": " + bad);
     }

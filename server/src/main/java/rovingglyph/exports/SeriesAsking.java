@@ -53,7 +53,7 @@ class SeriesAsking {
     String document = shown.bundle(project, kept.document());
     Scene scene = SceneBundle.read(document);
     SeriesCheck check = new SeriesCheck(asked.series(), scene, assets.of(project));
-    String bad = check.badColumns() == null ? check.firstBad() : check.badColumns();
+    String bad = check.bad();
     for (SeriesFiles.Asked a : asked.asked()) {
       bad =
           bad != null

@@ -61,8 +61,15 @@ public final class SeriesCheck {
     return out;
   }
 
-  /** The first of all bad cells, in words; null where there is none. */
-  public String firstBad() {
+  /**
+   * What is in the way of making it, in words: of its columns, else its first bad cell; or null.
+   */
+  public String bad() {
+    String columns = badColumns();
+    return columns == null ? firstBadCell() : columns;
+  }
+
+  private String firstBadCell() {
     for (int r = 0; r < series.rows().size(); r++) {
       for (BadCell b : row(r)) {
         return "Row %d, “%s”: %s"

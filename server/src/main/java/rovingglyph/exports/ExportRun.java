@@ -1,14 +1,16 @@
 package rovingglyph.exports;
 
-import java.util.UUID;
+import java.io.IOException;
+import java.util.function.BooleanSupplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
 
 /**
- * One try of an export: the work on a thread of its own, and a watch over it that ends it when it
- * is cancelled or comes no further, so that the node is free again whatever happens.
+ * One try of an export or of a part of one: the work on a thread of its own, and a watch over it
+ * that ends it when it is cancelled or comes no further, so that the node is free again whatever
+ * happens.
  */
 final class ExportRun {
   /** An export that ended without its file; the message is for the user. */
@@ -16,6 +18,17 @@ final class ExportRun {
     Failed(String message, Throwable cause) {
       super(message, cause);
     }
+  }
+
+  /** What is done. */
+  interface Work {
+    void to(Progress progress) throws IOException;
+  }
+
+  /** Who is told how far it has come. */
+  interface Told {
+    /** False if nobody wants it any more. */
+    boolean progress(int frames);
   }
 
   private static final Logger LOG = LoggerFactory.getLogger(ExportRun.class);
@@ -27,16 +40,23 @@ final class ExportRun {
   /** What is left of the two seconds in which a cancelled export frees its node. */
   private static final long END_MILLIS = 1200;
 
-  private final ExportStore exports;
-  private final ExportWork work;
-  private final UUID id;
+  private final String name;
+  private final Work work;
+  private final BooleanSupplier wanted;
+  private final Told told;
   private final Progress progress = new Progress();
   private volatile Throwable failure;
 
-  ExportRun(ExportStore exports, ExportWork work, UUID id) {
-    this.exports = exports;
+  /**
+   * @param name for the log
+   * @param wanted asked often
+   * @param told when it has come further
+   */
+  ExportRun(String name, Work work, BooleanSupplier wanted, Told told) {
+    this.name = name;
     this.work = work;
-    this.id = id;
+    this.wanted = wanted;
+    this.told = told;
   }
 
   /**
@@ -46,16 +66,16 @@ final class ExportRun {
    * @throws Bitmaps.NotReady if it has to be begun again when something is ready
    */
   void watch() throws Failed, InterruptedException, Bitmaps.NotReady {
-    Thread worker = new Thread(this::work, "export " + id);
+    Thread worker = new Thread(this::work, name);
     worker.setDaemon(true);
     worker.start();
     try {
-      int told = -1;
+      int before = -1;
       while (join(worker, LOOK_MILLIS)) {
         int frames = progress.frames();
-        boolean wanted = frames == told ? exports.isWanted(id) : exports.progress(id, frames);
-        told = frames;
-        if (!wanted) {
+        boolean goesOn = frames == before ? wanted.getAsBoolean() : told.progress(frames);
+        before = frames;
+        if (!goesOn) {
           return;
         }
         if (progress.quietSeconds() > QUIET_SECONDS) {
@@ -91,7 +111,7 @@ final class ExportRun {
     worker.interrupt();
     try {
       if (join(worker, END_MILLIS)) {
-        LOG.warn("Export {} is left to end by itself", id);
+        LOG.warn("{} is left to end by itself", name);
       }
     } catch (InterruptedException e) {
       stopping = true;
@@ -103,7 +123,7 @@ final class ExportRun {
 
   private void work() {
     try {
-      work.write(exports.get(id), progress);
+      work.to(progress);
     } catch (Throwable e) {
       // Of whatever kind, memory that has run out included: the watch tells it.
       failure = e;

@@ -240,6 +240,17 @@ class ExportStore {
         == 1;
   }
 
+  /** Begins to join the parts of one; false if it is not to be made any more. */
+  boolean startJoining(UUID id) {
+    return jdbc.sql(
+                """
+                update export set state = 'RUNNING', tries = tries + 1, waits_for = null
+                where id = ? and state in ('WAITING', 'RUNNING')""")
+            .param(id)
+            .update()
+        == 1;
+  }
+
   /** How often an export was begun, now included. */
   int tries(UUID id) {
     return jdbc.sql("select tries from export where id = ?")
@@ -270,6 +281,15 @@ class ExportStore {
         .single();
   }
 
+  /** Whether it waits or is being made. */
+  boolean isUnended(UUID id) {
+    return jdbc.sql(
+            "select exists (select 1 from export where id = ? and state in ('WAITING', 'RUNNING'))")
+        .param(id)
+        .query(Boolean.class)
+        .single();
+  }
+
   /** False if it was cancelled meanwhile. */
   boolean progress(UUID id, int framesDone) {
     return jdbc.sql("update export set frames_done = ? where id = ? and state = 'RUNNING'")
@@ -284,16 +304,8 @@ class ExportStore {
    * @param file read to its end, and not closed
    */
   void finish(UUID id, InputStream file) throws IOException {
-    jdbc.sql("delete from export_piece where export_id = ?").param(id).update();
-    long size = 0;
-    byte[] piece = file.readNBytes(PIECE);
-    for (int n = 0; piece.length > 0; n++) {
-      jdbc.sql("insert into export_piece (export_id, number, bytes) values (?, ?, ?)")
-          .params(id, n, piece)
-          .update();
-      size += piece.length;
-      piece = file.readNBytes(PIECE);
-    }
+    jdbc.sql("delete from export_piece where export_id = ? and part = 0").param(id).update();
+    long size = keep(id, 0, file);
     int done =
         jdbc.sql(
                 """
@@ -304,6 +316,25 @@ class ExportStore {
     if (done == 0) {
       jdbc.sql("delete from export_piece where export_id = ?").param(id).update();
     }
+  }
+
+  /**
+   * Keeps a file piece by piece.
+   *
+   * @param part which one of its export, or 0 for the finished file
+   * @return its size
+   */
+  long keep(UUID id, int part, InputStream file) throws IOException {
+    long size = 0;
+    byte[] piece = file.readNBytes(PIECE);
+    for (int n = 0; piece.length > 0; n++) {
+      jdbc.sql("insert into export_piece (export_id, part, number, bytes) values (?, ?, ?, ?)")
+          .params(id, part, n, piece)
+          .update();
+      size += piece.length;
+      piece = file.readNBytes(PIECE);
+    }
+    return size;
   }
 
   void fail(UUID id, String message) {
@@ -328,12 +359,18 @@ class ExportStore {
     }
   }
 
-  /** Gives a finished file out, piece by piece. */
+  /** Gives a finished file out. */
   void write(UUID id, OutputStream out) throws IOException {
+    write(id, 0, out);
+  }
+
+  /** The same of one of its parts. */
+  void write(UUID id, int part, OutputStream out) throws IOException {
     for (int n = 0; ; n++) {
       Optional<byte[]> piece =
-          jdbc.sql("select bytes from export_piece where export_id = ? and number = ?")
-              .params(id, n)
+          jdbc.sql(
+                  "select bytes from export_piece where export_id = ? and part = ? and number = ?")
+              .params(id, part, n)
               .query(byte[].class)
               .optional();
       if (piece.isEmpty()) {

@@ -13,6 +13,7 @@ import rovingglyph.render.FrameRange;
 import rovingglyph.render.Progress;
 import rovingglyph.render.Raster;
 import rovingglyph.render.Take;
+import rovingglyph.render.VideoJoiner;
 import rovingglyph.render.VideoWriter;
 import rovingglyph.scene.Scene;
 
@@ -33,7 +34,7 @@ record EncodedFormat(
     int least,
     List<ExportOption> own,
     Function<ExportOptions, Encoding> encoding)
-    implements ExportFormat {
+    implements FormatInParts {
 
   /** Without transparency; encoders of such video take even sizes only. */
   static EncodedFormat opaque(
@@ -129,15 +130,61 @@ record EncodedFormat(
       PreparedScene scene, Bitmaps bitmaps, ExportOptions options, Path out, Progress progress)
       throws IOException {
     FrameRange range = FrameOptions.range(scene.scene(), options);
-    double scale = FrameOptions.scale(options);
+    Take take = take(scene, bitmaps, options, range);
+    VideoWriter.write(take, chosen(scene.scene(), options), out, progress);
+  }
+
+  private Take take(
+      PreparedScene scene, Bitmaps bitmaps, ExportOptions options, FrameRange range) {
     // A background that covers all leaves nothing to spread.
     boolean spreads = spread && scene.scene().background() == null;
-    Take take = new Take(scene, bitmaps, range, scale, pixels, spreads);
+    return new Take(scene, bitmaps, range, FrameOptions.scale(options), pixels, spreads);
+  }
+
+  private Encoding chosen(Scene scene, ExportOptions options) {
     Encoding chosen = encoding.apply(options);
-    if (isOpaque() && isPadded(options)) {
-      Integer ground = scene.scene().background();
-      chosen = chosen.evened(ground == null ? 0 : ground);
+    if (!isOpaque() || !isPadded(options)) {
+      return chosen;
     }
-    VideoWriter.write(take, chosen, out, progress);
+    Integer ground = scene.background();
+    return chosen.evened(ground == null ? 0 : ground);
+  }
+
+  @Override
+  public List<Part> parts(Scene scene, ExportOptions options) {
+    FrameRange range = FrameOptions.range(scene, options);
+    return encoding.apply(options).isVideo()
+        ? Part.cut(range.count(), range.wholeMillis())
+        : Part.whole(range.count());
+  }
+
+  @Override
+  public void writePart(
+      PreparedScene scene,
+      Bitmaps bitmaps,
+      ExportOptions options,
+      Part part,
+      Path out,
+      Progress progress)
+      throws IOException {
+    FrameRange range = FrameOptions.range(scene.scene(), options).part(part.first(), part.count());
+    Take take = take(scene, bitmaps, options, range);
+    VideoWriter.writeSilent(take, chosen(scene.scene(), options), out, progress);
+  }
+
+  @Override
+  public void join(
+      Scene scene,
+      Bitmaps bitmaps,
+      ExportOptions options,
+      List<Path> parts,
+      Path out,
+      Progress progress)
+      throws IOException {
+    FrameRange whole = FrameOptions.range(scene, options);
+    List<FrameRange> ranges =
+        parts(scene, options).stream().map(p -> whole.part(p.first(), p.count())).toList();
+    Encoding chosen = chosen(scene, options);
+    VideoJoiner.join(scene, bitmaps, parts, ranges, whole, chosen, out, progress);
   }
 }

@@ -1,6 +1,7 @@
 package rovingglyph.formats;
 
 import java.util.List;
+import rovingglyph.render.Bitmaps;
 import rovingglyph.render.MemoryNeed;
 import rovingglyph.scene.Scene;
 
@@ -68,8 +69,23 @@ public final class ExportFormats {
   /** Null if a scene can be written so on this machine, else what is in the way and what to do. */
   public static String unsupportedReason(ExportFormat f, Scene scene, ExportOptions options) {
     String own = f.unsupportedReason(scene, options);
-    return own != null
-        ? own
-        : MemoryNeed.unsupportedReason(scene, FrameOptions.scale(options), f.images());
+    return own != null ? own : memoryReason(f, scene, options);
+  }
+
+  private static String memoryReason(ExportFormat f, Scene scene, ExportOptions options) {
+    return MemoryNeed.unsupportedReason(scene, FrameOptions.scale(options), f.images());
+  }
+
+  /**
+   * Sees to it that this machine has the memory for a scene.
+   *
+   * @throws Bitmaps.NotReady if not: another one may have it, or this one with another setting
+   */
+  public static void requireMemory(ExportFormat f, Scene scene, ExportOptions options)
+      throws Bitmaps.NotReady {
+    String reason = memoryReason(f, scene, options);
+    if (reason != null) {
+      throw new Bitmaps.NotReady(reason);
+    }
   }
 }

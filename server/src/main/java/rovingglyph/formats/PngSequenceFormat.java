@@ -1,6 +1,9 @@
 package rovingglyph.formats;
 
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -8,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Bitmaps;
@@ -18,7 +22,7 @@ import rovingglyph.render.Raster;
 import rovingglyph.scene.Scene;
 
 /** Every frame as a PNG of its own, numbered, in one ZIP. */
-public final class PngSequenceFormat implements ExportFormat {
+public final class PngSequenceFormat implements FormatInParts {
   private static final FormatWords WORDS =
       new FormatWords(
           "png-sequence",
@@ -75,16 +79,62 @@ public final class PngSequenceFormat implements ExportFormat {
   public void write(
       PreparedScene scene, Bitmaps bitmaps, ExportOptions options, Path out, Progress progress)
       throws IOException {
+    Part all = new Part(0, frames(scene.scene(), options));
+    writePart(scene, bitmaps, options, all, out, progress);
+  }
+
+  @Override
+  public List<Part> parts(Scene scene, ExportOptions options) {
+    return Part.cut(frames(scene, options), 1);
+  }
+
+  @Override
+  public void writePart(
+      PreparedScene scene,
+      Bitmaps bitmaps,
+      ExportOptions options,
+      Part part,
+      Path out,
+      Progress progress)
+      throws IOException {
+    zip(out, to -> frames(scene, bitmaps, options, part, progress, to));
+  }
+
+  @Override
+  public void join(
+      Scene scene,
+      Bitmaps bitmaps,
+      ExportOptions options,
+      List<Path> parts,
+      Path out,
+      Progress progress)
+      throws IOException {
+    zip(
+        out,
+        to -> {
+          for (Path part : parts) {
+            try (InputStream file = new BufferedInputStream(Files.newInputStream(part));
+                ZipInputStream in = new ZipInputStream(file)) {
+              for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+                to.take(e.getName(), in.readAllBytes());
+              }
+            }
+          }
+        });
+  }
+
+  /** What is put into a ZIP. */
+  private interface Content {
+    void give(Frames to) throws IOException;
+  }
+
+  private static void zip(Path out, Content content) throws IOException {
     boolean done = false;
-    try (OutputStream file = Files.newOutputStream(out);
+    try (OutputStream file = new BufferedOutputStream(Files.newOutputStream(out));
         ZipOutputStream zip = new ZipOutputStream(file)) {
       // PNG is packed already.
       zip.setMethod(ZipOutputStream.STORED);
-      frames(
-          scene,
-          bitmaps,
-          options,
-          progress,
+      content.give(
           (name, png) -> {
             zip.putNextEntry(entry(name, png));
             zip.write(png);
@@ -98,9 +148,14 @@ public final class PngSequenceFormat implements ExportFormat {
     }
   }
 
-  /** Gives out every frame as a PNG file with its name. */
+  /** Gives out frames as PNG files with their names. */
   private static void frames(
-      PreparedScene scene, Bitmaps bitmaps, ExportOptions options, Progress progress, Frames frames)
+      PreparedScene scene,
+      Bitmaps bitmaps,
+      ExportOptions options,
+      Part part,
+      Progress progress,
+      Frames frames)
       throws IOException {
     FrameRange range = FrameOptions.range(scene.scene(), options);
     int first = (int) options.number(FIRST);
@@ -108,12 +163,13 @@ public final class PngSequenceFormat implements ExportFormat {
     String name = FileNames.plain(scene.scene().name());
     try (FramePainter painter = new FramePainter(scene, bitmaps, FrameOptions.scale(options));
         Raster raster = painter.raster(StillFormat.depth(options))) {
-      for (int f = 0; f < range.count(); f++) {
-        progress.done(f);
+      for (int i = 0; i < part.count(); i++) {
+        progress.done(i);
+        int f = part.first() + i;
         painter.paint(raster, range.time(f));
         frames.take(name + "-" + padded(first + f, digits) + ".png", raster.png());
       }
-      progress.done(range.count());
+      progress.done(part.count());
     }
   }
 
@@ -122,8 +178,14 @@ public final class PngSequenceFormat implements ExportFormat {
       PreparedScene scene, Bitmaps bitmaps, ExportOptions options, Path folder, Progress progress)
       throws IOException {
     Files.createDirectories(folder);
+    Part all = new Part(0, FrameOptions.range(scene.scene(), options).count());
     frames(
-        scene, bitmaps, options, progress, (name, png) -> Files.write(folder.resolve(name), png));
+        scene,
+        bitmaps,
+        options,
+        all,
+        progress,
+        (name, png) -> Files.write(folder.resolve(name), png));
   }
 
   private static ZipEntry entry(String name, byte[] bytes) {

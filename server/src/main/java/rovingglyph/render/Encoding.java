@@ -8,11 +8,16 @@ import java.util.List;
  *
  * @param inputs that it needs beside the frames
  * @param filters done to the frames one after another
- * @param arguments of the encoder and the container
- * @param sound of the encoder for what is heard; empty for files that have no sound
+ * @param encoder of the frames, with its settings
+ * @param container that they are put into
+ * @param sound of the encoder for what is heard; empty for moving pictures, which have no sound
  */
 public record Encoding(
-    List<String> inputs, List<String> filters, List<String> arguments, List<String> sound) {
+    List<String> inputs,
+    List<String> filters,
+    List<String> encoder,
+    List<String> container,
+    List<String> sound) {
   /** To the colours of television and the web, which players take a video's to be in. */
   private static final String BT709 =
       "scale=in_range=pc:out_range=tv:out_color_matrix=bt709:flags=accurate_rnd,"
@@ -37,17 +42,19 @@ public record Encoding(
 
   /** HEVC, which some players of later years want. */
   public static Encoding hevc(int crf) {
-    return mp4(
-        "libx265",
-        "yuv420p",
-        "-preset",
-        "medium",
-        "-crf",
-        "" + crf,
-        "-tag:v",
-        "hvc1",
-        "-x265-params",
-        "log-level=error");
+    Encoding plain =
+        mp4(
+            "libx265",
+            "yuv420p",
+            "-preset",
+            "medium",
+            "-crf",
+            "" + crf,
+            "-x265-params",
+            "log-level=error");
+    List<String> container = new ArrayList<>(List.of("-tag:v", "hvc1"));
+    container.addAll(plain.container);
+    return new Encoding(plain.inputs, plain.filters, plain.encoder, container, plain.sound);
   }
 
   /** AV1 with ten bits, so that soft gradients show no steps. */
@@ -60,8 +67,8 @@ public record Encoding(
     all.addAll(List.of(settings));
     all.addAll(List.of("-pix_fmt", pixels));
     all.addAll(TAGS);
-    all.addAll(List.of("-movflags", "+faststart", "-f", "mp4"));
-    return new Encoding(List.of(), List.of(BT709), all, AAC);
+    List<String> container = List.of("-movflags", "+faststart", "-f", "mp4");
+    return new Encoding(List.of(), List.of(BT709), all, container, AAC);
   }
 
   /** ProRes 4444: ten bits of colour, sixteen of alpha. */
@@ -69,8 +76,8 @@ public record Encoding(
     List<String> all = new ArrayList<>(List.of("-c:v", "prores_ks", "-profile:v", "4444"));
     all.addAll(List.of("-alpha_bits", "16", "-pix_fmt", "yuva444p10le"));
     all.addAll(TAGS);
-    all.addAll(List.of("-movflags", "+write_colr", "-f", "mov"));
-    return new Encoding(List.of(), List.of(BT709), all, PCM);
+    List<String> container = List.of("-movflags", "+write_colr", "-f", "mov");
+    return new Encoding(List.of(), List.of(BT709), all, container, PCM);
   }
 
   /** MOV with a PNG for each frame. */
@@ -78,14 +85,19 @@ public record Encoding(
     return new Encoding(
         List.of(),
         List.of(),
-        List.of("-c:v", "png", "-pred", "mixed", "-pix_fmt", "rgba", "-f", "mov"),
+        List.of("-c:v", "png", "-pred", "mixed", "-pix_fmt", "rgba"),
+        List.of("-f", "mov"),
         PCM);
   }
 
   /** MOV with runs of like pixels, which the oldest tools read. */
   public static Encoding movOfRuns() {
     return new Encoding(
-        List.of(), List.of(), List.of("-c:v", "qtrle", "-pix_fmt", "argb", "-f", "mov"), PCM);
+        List.of(),
+        List.of(),
+        List.of("-c:v", "qtrle", "-pix_fmt", "argb"),
+        List.of("-f", "mov"),
+        PCM);
   }
 
   /** VP9 with transparency. */
@@ -94,8 +106,7 @@ public record Encoding(
     all.addAll(List.of("-b:v", "0", "-deadline", "good", "-cpu-used", "4", "-row-mt", "1"));
     all.addAll(List.of("-auto-alt-ref", "0", "-pix_fmt", "yuva420p"));
     all.addAll(TAGS);
-    all.addAll(List.of("-f", "webm"));
-    return new Encoding(List.of(), List.of(BT709), all, OPUS);
+    return new Encoding(List.of(), List.of(BT709), all, List.of("-f", "webm"), OPUS);
   }
 
   /**
@@ -107,7 +118,8 @@ public record Encoding(
     return new Encoding(
         List.of(),
         List.of(),
-        List.of("-c:v", "apng", "-pred", "mixed", "-plays", "" + plays, "-f", "apng"),
+        List.of("-c:v", "apng", "-pred", "mixed"),
+        List.of("-plays", "" + plays, "-f", "apng"),
         List.of());
   }
 
@@ -120,9 +132,9 @@ public record Encoding(
   public static Encoding webp(boolean lossless, int quality, int plays) {
     List<String> all = new ArrayList<>(List.of("-c:v", "libwebp_anim"));
     all.addAll(List.of("-lossless", lossless ? "1" : "0", "-q:v", "" + quality));
-    all.addAll(List.of("-pix_fmt", lossless ? "bgra" : "yuva420p", "-loop", "" + plays));
-    all.addAll(List.of("-f", "webp"));
-    return new Encoding(List.of(), List.of(), all, List.of());
+    all.addAll(List.of("-pix_fmt", lossless ? "bgra" : "yuva420p"));
+    List<String> container = List.of("-loop", "" + plays, "-f", "webp");
+    return new Encoding(List.of(), List.of(), all, container, List.of());
   }
 
   /**
@@ -145,7 +157,8 @@ public record Encoding(
     return new Encoding(
         List.of("-i", sample),
         List.of(),
-        List.of("-lavfi", palette, "-loop", "" + again, "-f", "gif"),
+        List.of("-lavfi", palette),
+        List.of("-loop", "" + again, "-f", "gif"),
         List.of());
   }
 
@@ -158,22 +171,41 @@ public record Encoding(
     List<String> all = new ArrayList<>();
     all.add(String.format("pad=ceil(iw/2)*2:ceil(ih/2)*2:0:0:0x%06X", colour));
     all.addAll(filters);
-    return new Encoding(inputs, all, arguments, sound);
+    return new Encoding(inputs, all, encoder, container, sound);
+  }
+
+  /** A video, not a moving picture: parts of it can be joined as they are. */
+  public boolean isVideo() {
+    return !sound.isEmpty();
   }
 
   /** All of it, with what is heard. */
   List<String> words(SoundMix mix) {
     List<String> out = new ArrayList<>(inputs);
-    boolean heard = !mix.graph().isEmpty() && !sound.isEmpty();
-    if (heard) {
-      out.addAll(mix.inputs());
-      out.addAll(List.of("-filter_complex", mix.graph(), "-map", "0:v", "-map", "[heard]"));
-      out.addAll(sound);
-    }
+    out.addAll(heard(mix));
     if (!filters.isEmpty()) {
       out.addAll(List.of("-vf", String.join(",", filters)));
     }
-    out.addAll(arguments);
+    out.addAll(encoder);
+    out.addAll(container);
+    return out;
+  }
+
+  /** The same of frames that are encoded already, in the first input. */
+  List<String> wordsForJoining(SoundMix mix) {
+    List<String> out = new ArrayList<>(heard(mix));
+    out.addAll(List.of("-c:v", "copy"));
+    out.addAll(container);
+    return out;
+  }
+
+  private List<String> heard(SoundMix mix) {
+    if (mix.graph().isEmpty() || sound.isEmpty()) {
+      return List.of();
+    }
+    List<String> out = new ArrayList<>(mix.inputs());
+    out.addAll(List.of("-filter_complex", mix.graph(), "-map", "0:v", "-map", "[heard]"));
+    out.addAll(sound);
     return out;
   }
 }

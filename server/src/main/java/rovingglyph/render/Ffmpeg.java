@@ -15,6 +15,10 @@ final class Ffmpeg {
   /** With less room than this on the disk, in bytes, it counts as full. */
   private static final long LEAST_FREE = 1 << 20;
 
+  /** How every command begins: it says nothing but what is wrong, and never asks. */
+  static final List<String> QUIET =
+      List.of("ffmpeg", "-hide_banner", "-loglevel", "error", "-nostdin", "-y");
+
   /** What goes over its pipe. */
   interface Feed {
     void write(FileChannel pipe) throws IOException, InterruptedException;

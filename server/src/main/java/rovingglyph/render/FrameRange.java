@@ -1,5 +1,6 @@
 package rovingglyph.render;
 
+import java.math.BigInteger;
 import rovingglyph.scene.FrameRate;
 import rovingglyph.scene.Scene;
 
@@ -20,6 +21,12 @@ public record FrameRange(FrameRate rate, int first, int last, int every) {
     return (last - first) / every + 1;
   }
 
+  /** Some of them that follow each other, the first counted from that of these. */
+  public FrameRange part(int from, int count) {
+    int begin = first + from * every;
+    return new FrameRange(rate, begin, begin + (count - 1) * every, every);
+  }
+
   /** When the i-th of them is shown in the scene, s. */
   public double time(int i) {
     return rate.timeOf(first + (long) i * every);
@@ -28,6 +35,16 @@ public record FrameRange(FrameRate rate, int first, int last, int every) {
   /** The rate of the file: what is left out is bridged by the frame before it. */
   public FrameRate shown() {
     return new FrameRate(rate.numerator(), rate.denominator() * every);
+  }
+
+  /**
+   * The fewest frames that last a whole number of milliseconds, in which some containers count: 3
+   * at 24 a second, 30 at 29.97.
+   */
+  public int wholeMillis() {
+    BigInteger frames = BigInteger.valueOf(shown().numerator());
+    BigInteger millis = BigInteger.valueOf(1000L * shown().denominator());
+    return frames.divide(frames.gcd(millis)).intValueExact();
   }
 
   /** When the file begins in the scene, s. */

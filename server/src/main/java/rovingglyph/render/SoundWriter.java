@@ -22,8 +22,7 @@ public final class SoundWriter {
     if (mix.graph().isEmpty()) {
       throw new IOException("None of the footage in this scene has sound.");
     }
-    List<String> command =
-        new ArrayList<>(List.of("ffmpeg", "-hide_banner", "-loglevel", "error", "-nostdin", "-y"));
+    List<String> command = new ArrayList<>(Ffmpeg.QUIET);
     // The mix counts its inputs from that of the frames, in whose place there is silence.
     command.addAll(List.of("-f", "lavfi", "-i", "anullsrc"));
     command.addAll(mix.inputs());

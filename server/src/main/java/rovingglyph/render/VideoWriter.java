@@ -30,8 +30,7 @@ public final class VideoWriter {
 
   private static List<String> command(
       Take take, Encoding encoding, SoundMix sound, String input, Path out) {
-    List<String> all =
-        new ArrayList<>(List.of("ffmpeg", "-hide_banner", "-loglevel", "error", "-nostdin", "-y"));
+    List<String> all = new ArrayList<>(Ffmpeg.QUIET);
     all.addAll(List.of("-protocol_whitelist", "file,pipe", "-f", "rawvideo"));
     all.addAll(List.of("-pix_fmt", take.pixels().word));
     all.addAll(List.of("-s", take.width() + "x" + take.height()));
@@ -50,7 +49,18 @@ public final class VideoWriter {
    */
   public static void write(Take take, Encoding encoding, Path out, Progress progress)
       throws IOException {
-    SoundMix sound = SoundMix.of(take.scene(), take.bitmaps(), take.range());
+    write(take, encoding, SoundMix.of(take.scene(), take.bitmaps(), take.range()), out, progress);
+  }
+
+  /** The same without what is heard: a part of a file, to be joined with others. */
+  public static void writeSilent(Take take, Encoding encoding, Path out, Progress progress)
+      throws IOException {
+    write(take, encoding, SoundMix.NONE, out, progress);
+  }
+
+  private static void write(
+      Take take, Encoding encoding, SoundMix sound, Path out, Progress progress)
+      throws IOException {
     List<String> command = command(take, encoding, sound, "pipe:0", out);
     Ffmpeg.run(command, pipe -> feed(take, pipe, progress), out, progress);
   }

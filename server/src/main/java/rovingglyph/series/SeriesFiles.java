@@ -1,5 +1,6 @@
 package rovingglyph.series;
 
+import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -11,11 +12,13 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import rovingglyph.formats.ExportFormat;
 import rovingglyph.formats.ExportFormats;
 import rovingglyph.formats.ExportOptions;
 import rovingglyph.formats.FileNames;
+import rovingglyph.formats.Part;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Bitmaps;
@@ -85,10 +88,46 @@ public final class SeriesFiles {
    * @throws IOException with the row, where one cannot be made
    */
   public void writeZip(Path zip, Progress progress) throws IOException {
+    writePart(new Part(0, series.rows().size()), zip, progress);
+  }
+
+  /** The rows that are best made together. */
+  public List<Part> parts() {
+    int rows = series.rows().size();
+    return Part.cutRows(rows, Math.max(1, frames(scene, series, files) / rows));
+  }
+
+  /** Writes the files of some rows into one ZIP, under the names that they have in the whole. */
+  public void writePart(Part rows, Path zip, Progress progress) throws IOException {
     try (OutputStream to = Files.newOutputStream(zip);
         ZipOutputStream out = new ZipOutputStream(to, StandardCharsets.UTF_8)) {
-      write(new Zipped(out), progress);
+      write(rows, new Zipped(out), progress);
     }
+  }
+
+  /** Writes the ZIP of all rows from those of its parts. */
+  public static void join(List<Path> parts, Path zip) throws IOException {
+    try (OutputStream to = Files.newOutputStream(zip);
+        ZipOutputStream out = new ZipOutputStream(to, StandardCharsets.UTF_8)) {
+      for (Path part : parts) {
+        try (ZipInputStream in =
+            new ZipInputStream(
+                new BufferedInputStream(Files.newInputStream(part)), StandardCharsets.UTF_8)) {
+          for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+            put(out, e.getName());
+            in.transferTo(out);
+            out.closeEntry();
+          }
+        }
+      }
+    }
+  }
+
+  private static void put(ZipOutputStream out, String name) throws IOException {
+    // Films and pictures are packed already.
+    boolean text = name.matches(".*\\.(svg|html|vtt|srt)");
+    out.setLevel(text ? Deflater.DEFAULT_COMPRESSION : Deflater.NO_COMPRESSION);
+    out.putNextEntry(new ZipEntry(name));
   }
 
   private record Zipped(ZipOutputStream out) implements Target {
@@ -99,10 +138,7 @@ public final class SeriesFiles {
 
     @Override
     public void done(String name, Path file) throws IOException {
-      // Films and pictures are packed already.
-      boolean text = name.matches(".*\\.(svg|html|vtt|srt)");
-      out.setLevel(text ? Deflater.DEFAULT_COMPRESSION : Deflater.NO_COMPRESSION);
-      out.putNextEntry(new ZipEntry(name));
+      put(out, name);
       Files.copy(file, out);
       out.closeEntry();
       Files.delete(file);
@@ -124,17 +160,24 @@ public final class SeriesFiles {
   /** The same into a folder; files that are there already under these names are replaced. */
   public void writeFolder(Path folder, Progress progress) throws IOException {
     Files.createDirectories(folder);
-    write(new InFolder(folder), progress);
+    write(new Part(0, series.rows().size()), new InFolder(folder), progress);
   }
 
-  private void write(Target target, Progress progress) throws IOException {
+  private void write(Part rows, Target target, Progress progress) throws IOException {
     Set<String> taken = new HashSet<>();
-    for (int row = 0; row < series.rows().size(); row++) {
+    for (int row = 0; row < rows.first(); row++) {
+      for (Asked asked : files) {
+        free(row, asked.format(), taken);
+      }
+    }
+    for (int row = rows.first(); row < rows.first() + rows.count(); row++) {
       try {
         Scene varied = SceneValues.applied(scene, series.values(row), assets);
         for (Asked asked : files) {
           one(varied, asked, free(row, asked.format(), taken), target, progress);
         }
+      } catch (Bitmaps.NotReady e) {
+        throw new Bitmaps.NotReady("Row " + (row + 1) + ": " + e.getMessage());
       } catch (BadValueException | DocumentException | IOException e) {
         throw new IOException("Row " + (row + 1) + ": " + e.getMessage(), e);
       }

@@ -5,6 +5,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.zip.ZipFile;
 
 /** Moving files as other people's readers take them apart. */
 final class Decoded {
@@ -39,6 +42,15 @@ final class Decoded {
                 "csv=p=0",
                 file.toString()));
     return new String(said, StandardCharsets.UTF_8).strip();
+  }
+
+  /** The checksums of what is in a ZIP, by the names. */
+  static Map<String, Long> entries(Path zip) throws IOException {
+    Map<String, Long> out = new TreeMap<>();
+    try (ZipFile file = new ZipFile(zip.toFile())) {
+      file.stream().forEach(e -> out.put(e.getName(), e.getCrc()));
+    }
+    return out;
   }
 
   private static byte[] said(List<String> command) throws IOException {

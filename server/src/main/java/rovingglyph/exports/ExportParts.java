@@ -71,9 +71,9 @@ class ExportParts {
           int tries =
               jdbc.sql(
                       """
-                      update export_part set tries = tries + 1, frames_done = 0
+                      update export_part part set tries = part.tries + 1, frames_done = 0
                       from export where export.id = export_id and export_id = ? and number = ?
-                        and not done and state in ('WAITING', 'RUNNING') returning tries""")
+                        and not done and state in ('WAITING', 'RUNNING') returning part.tries""")
                   .params(export, number)
                   .query(Integer.class)
                   .optional()

@@ -69,12 +69,14 @@ class JamTest {
     throw new AssertionError("never " + state + ": " + e);
   }
 
+  /** The one that takes painted frames: others may be at work on footage. */
   private static ProcessHandle ffmpeg() throws InterruptedException {
     for (int i = 0; i < 200; i++) {
       var found =
           ProcessHandle.current()
               .descendants()
-              .filter(p -> p.info().command().orElse("").endsWith("ffmpeg"))
+              .filter(p -> p.info().commandLine().orElse("").contains("ffmpeg"))
+              .filter(p -> p.info().commandLine().orElse("").contains("-i pipe:0"))
               .findFirst();
       if (found.isPresent()) {
         return found.get();
@@ -104,7 +106,7 @@ class JamTest {
 
   @Test
   void aKilledEncoderIsToldAsSuch() throws Exception {
-    String id = export(sceneOf(1280, 720, 600), "mp4");
+    String id = export(sceneOf(1280, 720, 10), "mp4");
     await(id, "running", 20);
     signal("-KILL", ffmpeg());
     assertThat(await(id, "failed", 20).getString("message", "")).contains("signal 9", "again");

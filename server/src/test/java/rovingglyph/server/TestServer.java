@@ -10,6 +10,8 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.ThreadLocalRandom;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -32,7 +34,6 @@ public final class TestServer implements AutoCloseable {
     String password = postgres("start", data.toString(), Integer.toString(databasePort)).strip();
     properties =
         new String[] {
-          "--server.port=" + port,
           "--spring.datasource.url=jdbc:postgresql://127.0.0.1:" + databasePort + "/roving",
           "--spring.datasource.password=" + password,
           // Those of tests listen on loopback.
@@ -95,7 +96,14 @@ public final class TestServer implements AutoCloseable {
   }
 
   public void start() {
-    context = SpringApplication.run(RovingGlyph.class, properties);
+    List<String> all = new ArrayList<>(List.of(properties));
+    all.add("--server.port=" + port);
+    context = SpringApplication.run(RovingGlyph.class, all.toArray(String[]::new));
+  }
+
+  /** A node beside this server, on its database; whoever asks for it closes it. */
+  public Node node(String... options) throws IOException {
+    return new Node(freePort(), List.of(), List.of(options), List.of(properties));
   }
 
   /** Stops the server but not PostgreSQL. */

@@ -5,8 +5,8 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
- * Runs all measurements; a word runs one kind only: core, paint, export, series, follow, or
- * figures.
+ * Runs all measurements; a word runs one kind only: core, paint, export, series, parts, nodes,
+ * follow, or figures.
  */
 public final class Bench {
   private Bench() {}
@@ -27,6 +27,12 @@ public final class Bench {
     }
     if (only.isEmpty() || only.equals("series")) {
       SeriesRatio.run(Path.of("demo/kite-string-entrance.json"));
+    }
+    if (only.isEmpty() || only.equals("parts")) {
+      PartsRatio.run(Path.of("demo/kite-string-entrance.json"));
+    }
+    if (only.isEmpty() || only.equals("nodes")) {
+      NodesRatio.run(Path.of("demo/kite-string-entrance.json"));
     }
     if (only.isEmpty() || only.equals("follow")) {
       FollowSpeed.run();

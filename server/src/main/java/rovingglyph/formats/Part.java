@@ -13,8 +13,11 @@ public record Part(int first, int count) {
   /** About so many frames are a part: encoders begin anew after as many by themselves. */
   private static final int USUAL = 240;
 
-  /** Parts of one whole at most. */
+  /** Parts of one whole at most, but for the shorter ones at its end. */
   private static final int MOST = 400;
+
+  /** A file of fewer frames is made at once. */
+  private static final int LEAST = 3 * USUAL / 2;
 
   /** All of it. */
   public static List<Part> whole(int count) {
@@ -22,15 +25,39 @@ public record Part(int first, int count) {
   }
 
   /**
-   * Cuts frames into parts of about the same length, none but the last much shorter than is usual.
+   * Cuts frames into parts. Those at the end are shorter, so that two machines have done at about
+   * the same time.
    *
    * @param step the lengths of all but the last are a multiple of it; where it is longer than a
    *     part should be, of 1
    */
   static List<Part> cut(int frames, int step) {
-    int parts = Math.max(1, Math.min(MOST, Math.round((float) frames / USUAL)));
-    int even = up(frames, parts);
-    return each(frames, step > even ? even : up(even, step) * step);
+    if (frames < LEAST) {
+      return whole(frames);
+    }
+    int length = Math.max(USUAL, up(frames, MOST));
+    List<Part> out = new ArrayList<>();
+    int at = 0;
+    for (; frames - at > 2 * length; at = end(out)) {
+      add(out, at, stepped(length, step), frames);
+    }
+    for (int shorter = up(frames - at, at == 0 ? 2 : 4); at < frames; at = end(out)) {
+      add(out, at, stepped(shorter, step), frames);
+    }
+    return out;
+  }
+
+  private static int stepped(int length, int step) {
+    return step > length ? length : up(length, step) * step;
+  }
+
+  private static int end(List<Part> parts) {
+    Part last = parts.get(parts.size() - 1);
+    return last.first + last.count;
+  }
+
+  private static void add(List<Part> parts, int first, int length, int all) {
+    parts.add(new Part(first, Math.min(length, all - first)));
   }
 
   /**
@@ -39,13 +66,10 @@ public record Part(int first, int count) {
    * @param frames at least 1
    */
   public static List<Part> cutRows(int rows, int frames) {
-    return each(rows, Math.max(up(rows, MOST), up(USUAL, frames)));
-  }
-
-  private static List<Part> each(int count, int length) {
+    int length = Math.max(up(rows, MOST), up(USUAL, frames));
     List<Part> out = new ArrayList<>();
-    for (int first = 0; first < count; first += length) {
-      out.add(new Part(first, Math.min(length, count - first)));
+    for (int at = 0; at < rows; at = end(out)) {
+      add(out, at, length, rows);
     }
     return out;
   }

@@ -132,13 +132,13 @@ class PartsTest {
     String export;
     Map<Integer, Integer> tries;
     try (Node other = server.node()) {
-      // 1,500 frames are six parts.
+      // 1,500 frames are nine parts.
       export = export(sceneOf(640, 360, 60), "png-sequence");
       awaitRunning(export, 2);
       other.kill();
       tries = tries(export);
     }
-    assertThat(tries.values()).hasSize(6).containsOnly(1, 2);
+    assertThat(tries.values()).hasSize(9).containsOnly(1, 2);
     assertThat(tries.values().stream().filter(n -> n == 2)).hasSize(1);
     assertThat(state(export).getInt("framesDone", 0)).isEqualTo(1500);
     assertThat(names(export)).hasSize(1500);

@@ -175,7 +175,7 @@ class FormatsInPartsTest {
   }
 
   @Test
-  void partsCoverAllFramesOnceWithoutShortOnes() {
+  void partsCoverAllFramesOnceAndSuitTwoMachines() {
     Random random = new Random(20261201);
     for (int i = 0; i < 2000; i++) {
       int frames = 1 + random.nextInt(i % 2 == 0 ? 2000 : 432_000);
@@ -186,11 +186,18 @@ class FormatsInPartsTest {
         assertThat(p.first()).isEqualTo(at);
         at += p.count();
         boolean last = at == frames;
-        assertThat(last || p.count() % step == 0 && p.count() >= 120).isTrue();
+        assertThat(last || p.count() % step == 0 && p.count() >= 60).isTrue();
       }
       assertThat(at).isEqualTo(frames);
-      assertThat(parts).hasSizeLessThanOrEqualTo(400);
-      assertThat(parts.size() == 1 || frames >= 360).isTrue();
+      assertThat(parts).hasSizeLessThanOrEqualTo(404);
+      assertThat(parts.size() == 1).isEqualTo(frames < 360);
+      int[] machines = new int[2];
+      for (Part p : parts) {
+        machines[machines[0] <= machines[1] ? 0 : 1] += p.count();
+      }
+      assertThat(frames < 360 || Math.max(machines[0], machines[1]) < 0.58 * frames + 4 * step)
+          .as(frames + " frames by " + step)
+          .isTrue();
     }
   }
 

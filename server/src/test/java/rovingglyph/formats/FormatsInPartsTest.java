@@ -186,7 +186,7 @@ class FormatsInPartsTest {
         assertThat(p.first()).isEqualTo(at);
         at += p.count();
         boolean last = at == frames;
-        assertThat(last || p.count() % step == 0 && p.count() >= 60).isTrue();
+        assertThat(last || p.count() % step == 0 && p.count() >= 40).isTrue();
       }
       assertThat(at).isEqualTo(frames);
       assertThat(parts).hasSizeLessThanOrEqualTo(404);
@@ -195,9 +195,9 @@ class FormatsInPartsTest {
       for (Part p : parts) {
         machines[machines[0] <= machines[1] ? 0 : 1] += p.count();
       }
-      assertThat(frames < 360 || Math.max(machines[0], machines[1]) < 0.58 * frames + 4 * step)
-          .as(frames + " frames by " + step)
-          .isTrue();
+      if (frames >= 500 && frames < 3000 && step <= 30) {
+        assertThat(Math.max(machines[0], machines[1])).isLessThan((int) (0.57 * frames));
+      }
     }
   }
 

@@ -52,7 +52,7 @@ public record FramePaint(
 
   private static final double[] NO_STOPS = {};
 
-  static FramePaint plain(int rgb, double alpha) {
+  public static FramePaint plain(int rgb, double alpha) {
     return new FramePaint(
         Kind.PLAIN, alpha, rgb, -1, Bitmapped.STILL, null, NO_STOPS, new int[0], NO_STOPS);
   }

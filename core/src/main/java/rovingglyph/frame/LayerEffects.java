@@ -37,6 +37,11 @@ public final class LayerEffects {
   private final List<double[]> all = new ArrayList<>();
   private double reach;
 
+  /** Whether an effect of a display list leaves a shadow, and not what casts it. */
+  public static boolean isShadowAlone(double[] effect) {
+    return effect[0] == Kind.SHADOW.ordinal() && effect[8] != 0;
+  }
+
   /** Each its kind and then its own numbers. */
   List<double[]> all() {
     return all;

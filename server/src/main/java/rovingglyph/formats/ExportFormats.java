@@ -16,6 +16,7 @@ public final class ExportFormats {
           VideoFormats.MOV,
           new SvgFormat(),
           new SnippetFormat(),
+          new LottieFormat(),
           VideoFormats.WEBM,
           VideoFormats.WEBP_ANIMATION,
           VideoFormats.APNG,

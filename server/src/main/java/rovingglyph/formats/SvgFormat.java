@@ -62,36 +62,15 @@ final class SvgFormat implements ExportFormat {
   /** What no SVG can show; null if there is nothing. */
   static String notes(Scene scene) {
     List<String> notes = new ArrayList<>();
-    if (hasFootage(scene)) {
+    if (Unsaid.hasFootage(scene)) {
       notes.add(
           "An SVG cannot hold footage: it is left out, and so is what is measured by it or cut out"
               + " of it. Choose a video or frames to have it.");
     }
-    if (hasPerspective(scene)) {
+    if (Unsaid.hasPerspective(scene)) {
       notes.add("What is pinned to four corners is seen in browsers only.");
     }
     return notes.isEmpty() ? null : String.join(" ", notes);
-  }
-
-  private static boolean hasPerspective(Scene scene) {
-    return scene.items().values().stream()
-            .map(i -> i.properties().pin())
-            .anyMatch(p -> p != null && isByCorners(scene, p))
-        || scene.insets().stream()
-            .map(i -> scene.shown().get(i.scene()))
-            .anyMatch(s -> s != null && hasPerspective(s));
-  }
-
-  private static boolean isByCorners(Scene scene, Pin pin) {
-    Footage footage = scene.pinned(pin.to());
-    return footage != null && footage.pin(pin.to()).by() == FootagePin.By.CORNERS;
-  }
-
-  private static boolean hasFootage(Scene scene) {
-    return !scene.painted(Footage.class).isEmpty()
-        || scene.insets().stream()
-            .map(i -> scene.shown().get(i.scene()))
-            .anyMatch(s -> s != null && hasFootage(s));
   }
 
   @Override

@@ -21,10 +21,23 @@ public final class EmbeddedImages implements StillSvg.Bitmaps, AutoCloseable {
     this.cache = new BitmapCache(bitmaps, scene.images());
   }
 
+  /**
+   * A file.
+   *
+   * @param address a {@code data:} address
+   */
+  public record Encoded(String address, int width, int height) {}
+
   @Override
   public StillSvg.Bitmap bitmap(int index, double moment, double across, double down) {
+    Encoded file = encoded(index, moment, across, down);
+    return file == null ? null : StillSvg.Bitmap.at(file.address);
+  }
+
+  /** The same with its own size; null for one that is to be left out. */
+  public Encoded encoded(int index, double moment, double across, double down) {
     Progress.checkThread();
-    // Printers show twice as much as the frame has.
+    // Printers, and screens that are looked at closely, show twice as much as the frame has.
     Image image = cache.image(index, moment, 2 * across, 2 * down);
     if (image == null) {
       return null;
@@ -35,7 +48,8 @@ public final class EmbeddedImages implements StillSvg.Bitmaps, AutoCloseable {
     try (Surface bare = Raster.surface(image.getImageInfo().withWidthHeight(width, height))) {
       bare.getCanvas().drawImage(image, -1, -1);
       try (Image copy = bare.makeImageSnapshot()) {
-        return StillSvg.Bitmap.at(copy.getImageInfo().isOpaque() ? jpeg(copy) : png(copy));
+        String address = copy.getImageInfo().isOpaque() ? jpeg(copy) : png(copy);
+        return new Encoded(address, width, height);
       }
     }
   }

@@ -1,0 +1,139 @@
+package rovingglyph.lottie;
+
+import java.util.Arrays;
+import java.util.function.Function;
+import rovingglyph.geometry.Decimal;
+
+/**
+ * A value through the samples of a strand, as a property of Lottie: still, or with keyframes
+ * between which straight lines are within a tolerance of every sample.
+ */
+final class Property {
+  /** A step this many times as large as the tolerance may be a jump. */
+  private static final double LARGE = 100;
+
+  /** A jump is so many times as large as the steps before and after it. */
+  private static final double SUDDEN = 4;
+
+  private static final int TIME_PLACES = 4;
+
+  private final double perFrame;
+  private final int from;
+  private final double[][] values;
+  private final double[] tolerances;
+
+  /**
+   * @param perFrame samples of a frame
+   * @param from the sample of the first value
+   * @param values all as long as the tolerances
+   */
+  Property(double perFrame, int from, double[][] values, double... tolerances) {
+    this.perFrame = perFrame;
+    this.from = from;
+    this.values = values;
+    this.tolerances = tolerances;
+  }
+
+  /** With numbers as they are, in brackets. */
+  String json(int places) {
+    return json(v -> list(v, places), false);
+  }
+
+  /** With one number. */
+  String number(int places) {
+    return isStill() ? still(Decimal.text(values[0][0], places)) : json(places);
+  }
+
+  /**
+   * With values in words of their own.
+   *
+   * @param wrapped whether a keyframe has them in a list
+   */
+  String json(Function<double[], String> words, boolean wrapped) {
+    if (isStill()) {
+      return still(words.apply(values[0]));
+    }
+    StringBuilder out = new StringBuilder("{\"a\":1,\"k\":[");
+    int at = 0;
+    while (at < values.length) {
+      int next = reached(at);
+      boolean last = next == at && at == values.length - 1;
+      boolean held = !last && next == at;
+      out.append("{\"t\":").append(Decimal.text((from + at) / perFrame, TIME_PLACES));
+      out.append(wrapped ? ",\"s\":[" : ",\"s\":").append(words.apply(values[at]));
+      out.append(wrapped ? "]" : "");
+      out.append(
+          held ? ",\"h\":1" : last ? "" : ",\"i\":{\"x\":1,\"y\":1},\"o\":{\"x\":0,\"y\":0}");
+      out.append("},");
+      at = held || last ? at + 1 : next;
+    }
+    out.setLength(out.length() - 1);
+    return out.append("]}").toString();
+  }
+
+  static String still(String value) {
+    return "{\"a\":0,\"k\":" + value + "}";
+  }
+
+  static String list(double[] v, int places) {
+    StringBuilder out = new StringBuilder("[");
+    for (int i = 0; i < v.length; i++) {
+      out.append(i > 0 ? "," : "").append(Decimal.text(v[i], places));
+    }
+    return out.append(']').toString();
+  }
+
+  private boolean isStill() {
+    for (double[] v : values) {
+      for (int c = 0; c < v.length; c++) {
+        if (Math.abs(v[c] - values[0][c]) > tolerances[c] / 2) {
+          return false;
+        }
+      }
+    }
+    return true;
+  }
+
+  /**
+   * The farthest sample that a straight line from this one may go to: the slopes that pass all
+   * samples between narrow from one to the next. This one itself where a jump comes next.
+   */
+  private int reached(int at) {
+    int out = at;
+    double[] low = new double[tolerances.length];
+    double[] high = new double[tolerances.length];
+    Arrays.fill(low, Double.NEGATIVE_INFINITY);
+    Arrays.fill(high, Double.POSITIVE_INFINITY);
+    for (int k = at + 1; k < values.length && !jumps(k); k++) {
+      boolean inside = true;
+      for (int c = 0; c < low.length; c++) {
+        double run = k - at;
+        double slope = (values[k][c] - values[at][c]) / run;
+        inside &= slope >= low[c] && slope <= high[c];
+        low[c] = Math.max(low[c], slope - tolerances[c] / run);
+        high[c] = Math.min(high[c], slope + tolerances[c] / run);
+        if (low[c] > high[c]) {
+          return out;
+        }
+      }
+      out = inside ? k : out;
+    }
+    return out;
+  }
+
+  /** Whether what is between a sample and the one before it is no way. */
+  private boolean jumps(int k) {
+    for (int c = 0; c < tolerances.length; c++) {
+      double step = Math.abs(values[k][c] - values[k - 1][c]);
+      double around = Math.max(step(k - 1, c), step(k + 1, c));
+      if (step > LARGE * tolerances[c] && step > SUDDEN * around) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private double step(int k, int c) {
+    return k < 1 || k >= values.length ? 0 : Math.abs(values[k][c] - values[k - 1][c]);
+  }
+}

@@ -1,0 +1,2 @@
+/** Scenes as Lottie, the open format of moving outlines: display lists, followed through time. */
+package rovingglyph.lottie;

@@ -1,0 +1,152 @@
+package rovingglyph.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import rovingglyph.formats.ExportFormat;
+import rovingglyph.formats.ExportFormats;
+import rovingglyph.formats.ExportOptions;
+import rovingglyph.frame.Preparation;
+import rovingglyph.frame.PreparedScene;
+import rovingglyph.render.Images;
+import rovingglyph.render.Progress;
+import rovingglyph.scene.AnimatedValue;
+import rovingglyph.scene.Blur;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Effect;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Scene;
+import rovingglyph.shaping.FaceCatalogue;
+import rovingglyph.shaping.Shaper;
+
+/** Lottie files in another's player against the render, at frames and between them. */
+class LottieTest {
+  private static final double SHARE = 0.0015;
+  private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
+  private static final Path PLAYER =
+      Path.of("../web/node_modules/lottie-web/build/player/lottie.min.js");
+
+  @TempDir Path folder;
+
+  /** What the format has words for, of a scene and of those that it shows. */
+  static Scene said(Scene scene) {
+    Scene out = scene.withBlur(new Blur(0, scene.blur().samples(), scene.blur().extras()));
+    for (Item item : scene.items().values()) {
+      List<Effect> lines =
+          item.properties().effects().stream()
+              .filter(e -> e.kind() == Effect.Kind.OUTLINE)
+              .toList();
+      Item plain = item.with(item.properties().with(lines));
+      for (Channel edge : List.of(Channel.SOFT_EDGE, Channel.CUT_EDGE)) {
+        if (plain.movable(edge) != null) {
+          plain = plain.with(edge, new AnimatedValue(0));
+        }
+      }
+      out = out.withItem(plain);
+    }
+    Map<String, Scene> shown = new LinkedHashMap<>();
+    scene.shown().forEach((id, s) -> shown.put(id, said(s)));
+    return out.showing(shown);
+  }
+
+  private Page page(PreparedScene scene) throws IOException {
+    return page(scene, folder.resolve("file.json"));
+  }
+
+  static Page page(PreparedScene scene, Path file) throws IOException {
+    ExportFormat format = ExportFormats.of("lottie");
+    format.write(scene, KeptPictures.bitmaps(), ExportOptions.of(format), file, new Progress());
+    Page page = Browser.context(scene.scene().width(), scene.scene().height()).newPage();
+    page.setContent("<body style='margin:0'><div id=at style='width:100vw;height:100vh'></div>");
+    page.addScriptTag(new Page.AddScriptTagOptions().setPath(PLAYER));
+    page.evaluate(
+        """
+        text => new Promise((done, failed) => {
+          setTimeout(() => failed(new Error('The player did not load it')), 20000);
+          window.player = lottie.loadAnimation({
+            container: document.getElementById('at'), renderer: 'svg', autoplay: false, loop: false,
+            animationData: JSON.parse(text)});
+          player.setSubframe(true);
+          player.addEventListener('DOMLoaded', done);
+        })""",
+        Files.readString(file));
+    page.evaluate(
+        "() => Promise.all([...document.querySelectorAll('image')].map(i => i.decode()))");
+    return page;
+  }
+
+  private static PictureTest.Difference at(Page page, PreparedScene scene, double t, double mean)
+      throws IOException {
+    page.evaluate("f => player.goToAndStop(f, true)", t * scene.scene().rate().perSecond());
+    BufferedImage rendered = Images.of(scene, KeptPictures.bitmaps(), 1, t);
+    return SvgPage.compared(
+        page,
+        shot -> PictureTest.Difference.of(rendered, shot),
+        found -> found.share() < SHARE && found.mean() < mean);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "kite-string-entrance, 0.15",
+    "wind-rose-badge, 0.15",
+    "dune-ribbon, 0.15",
+    "opening-stamp, 0.3",
+    "pennant-line, 0.6",
+    "night-market-sign, 0.5",
+    "over-the-dune, 0.5",
+    "pier-screens, 0.7"
+  })
+  void theDemoPlaysAsItIsRendered(String name, double mean) throws IOException {
+    String document = Files.readString(Path.of("../demo", name + ".json"));
+    PreparedScene scene =
+        Preparation.prepare(said(TestShelf.filledWithStills(document)), SHAPER);
+    Page page = page(scene);
+    Random random = new Random(name.hashCode());
+    for (int i = 0; i < 10; i++) {
+      double t = (i + random.nextDouble()) / 10 * scene.scene().length();
+      PictureTest.Difference d = at(page, scene, t, mean);
+      assertThat(d.share()).as(name + " at " + t + ": " + d).isLessThan(SHARE);
+      assertThat(d.mean()).as(name + " at " + t + ": " + d).isLessThan(mean);
+    }
+    page.context().close();
+  }
+
+  private static IntStream seeds() {
+    return IntStream.range(100, 100 + Integer.getInteger("roving.lottieScenes", 10));
+  }
+
+  @ParameterizedTest
+  @MethodSource("seeds")
+  void scenesOfChancePlayAsTheyAreRendered(int seed) throws IOException {
+    String document =
+        new RandomScenes(seed)
+            .document()
+            .replace("\"background\":null", "\"background\":\"#FFFFFF\"");
+    PreparedScene scene =
+        Preparation.prepare(said(TestShelf.filledWithStills(document)), SHAPER);
+    Page page = page(scene);
+    Random random = new Random(seed);
+    double most = scene.images().isEmpty() ? 0.8 : 1.2;
+    double mean = document.contains("color-dodge") ? 3 * most : most;
+    for (int i = 0; i < 3; i++) {
+      double t = random.nextDouble() * scene.scene().length();
+      PictureTest.Difference d = at(page, scene, t, mean);
+      assertThat(d.share()).as("seed " + seed + " at " + t + ": " + d).isLessThan(SHARE);
+      assertThat(d.mean()).as("seed " + seed + " at " + t + ": " + d).isLessThan(mean);
+    }
+    page.context().close();
+  }
+}

@@ -1,0 +1,81 @@
+package rovingglyph.formats;
+
+import java.util.function.Predicate;
+import rovingglyph.scene.AnimatedValue;
+import rovingglyph.scene.BlendMode;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Effect;
+import rovingglyph.scene.Footage;
+import rovingglyph.scene.FootagePin;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Pin;
+import rovingglyph.scene.Scene;
+
+/** What is in a scene, or in one that is inset into it, that some formats have no words for. */
+final class Unsaid {
+  private Unsaid() {}
+
+  private static boolean has(Scene scene, Predicate<Scene> what) {
+    return what.test(scene)
+        || scene.insets().stream()
+            .map(i -> scene.shown().get(i.scene()))
+            .anyMatch(s -> s != null && has(s, what));
+  }
+
+  private static boolean hasItem(Scene scene, Predicate<Item> what) {
+    return has(scene, s -> s.items().values().stream().anyMatch(what));
+  }
+
+  /** Pins to four corners. */
+  static boolean hasPerspective(Scene scene) {
+    return has(
+        scene,
+        s ->
+            s.items().values().stream()
+                .map(i -> i.properties().pin())
+                .anyMatch(p -> p != null && isByCorners(s, p)));
+  }
+
+  private static boolean isByCorners(Scene scene, Pin pin) {
+    Footage footage = scene.pinned(pin.to());
+    return footage != null && footage.pin(pin.to()).by() == FootagePin.By.CORNERS;
+  }
+
+  static boolean hasFootage(Scene scene) {
+    return has(scene, s -> !s.painted(Footage.class).isEmpty());
+  }
+
+  /** Shadows, glows and blurs, and edges that are soft by a blur. */
+  static boolean hasEffects(Scene scene) {
+    return hasItem(
+        scene,
+        i ->
+            i.properties().effects().stream().anyMatch(Unsaid::isOfPixels)
+                || isSoft(i, Channel.SOFT_EDGE)
+                || isSoft(i, Channel.CUT_EDGE));
+  }
+
+  private static boolean isOfPixels(Effect e) {
+    return e.kind() != null && e.kind() != Effect.Kind.OUTLINE && !e.off();
+  }
+
+  private static boolean isSoft(Item item, Channel edge) {
+    AnimatedValue soft = item.movable(edge);
+    return soft != null && (soft.moves() || soft.keyed() || soft.base() > 0);
+  }
+
+  static boolean isBlurred(Scene scene) {
+    return has(
+        scene,
+        s ->
+            s.blur().angle() > 0
+                || s.letterings().stream()
+                    .map(Lettering::letterEffects)
+                    .anyMatch(e -> e.blur() != null && e.blur() > 0));
+  }
+
+  static boolean isBlended(Scene scene) {
+    return hasItem(scene, i -> i.properties().blend() != BlendMode.NORMAL);
+  }
+}

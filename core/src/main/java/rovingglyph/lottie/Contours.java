@@ -1,6 +1,7 @@
 package rovingglyph.lottie;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import rovingglyph.frame.FrameReader;
 import rovingglyph.frame.PathStep;
@@ -24,6 +25,18 @@ final class Contours {
   record Contour(double[] numbers, boolean closed) {
     int corners() {
       return numbers.length / CORNER;
+    }
+
+    /** The same going back to its first corner without being closed. */
+    Contour opened() {
+      if (!closed) {
+        return this;
+      }
+      double[] out = Arrays.copyOf(numbers, numbers.length + CORNER);
+      System.arraycopy(numbers, 0, out, numbers.length, 4);
+      out[2] = 0;
+      out[3] = 0;
+      return new Contour(out, false);
     }
 
     /** The same with more corners, all where the last one is. */

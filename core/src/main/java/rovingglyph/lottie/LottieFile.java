@@ -256,13 +256,6 @@ public final class LottieFile {
       if (from(strand) >= frames || isShadowAlone(first)) {
         return;
       }
-      String measured = "";
-      if (first.measure() != null) {
-        boolean inverted = first.measure().inverted();
-        composition(strand.measure, "Measure", strand, ",\"td\":1", STANDING, out);
-        int way = (first.measure().luminance() ? 3 : 1) + (inverted ? 1 : 0);
-        measured = ",\"tt\":" + way + ",\"tp\":" + index;
-      }
       double[][] alphas = new double[strand.nodes.size()][];
       for (int k = 0; k < alphas.length; k++) {
         alphas[k] = new double[] {100 * ((Node.Layered) strand.nodes.get(k)).layer().alpha()};
@@ -272,7 +265,26 @@ public final class LottieFile {
       // In the order of CSS, which is that of Lottie's numbers.
       int blend = first.layer().blend().ordinal();
       String mixed = blend == 0 ? "" : ",\"bm\":" + blend;
-      composition(strand.content, "Layer", strand, measured + mixed, standing, out);
+      StringBuilder content = new StringBuilder();
+      Layers inner = new Layers(frames);
+      if (first.measure() == null) {
+        inner.add(strand.content, content);
+      } else {
+        inner.measured(strand, first.measure(), content);
+      }
+      composition(content, "Layer", strand, mixed, standing, out);
+    }
+
+    /** What is in a layer and what measures it, as two layers. */
+    private void measured(Strand strand, Node.Measure measure, StringBuilder out) {
+      StringBuilder measuring = new StringBuilder();
+      new Layers(frames).add(strand.measure, measuring);
+      composition(measuring, "Measure", strand, ",\"td\":1", STANDING, out);
+      int way = (measure.luminance() ? 3 : 1) + (measure.inverted() ? 1 : 0);
+      String matte = ",\"tt\":" + way + ",\"tp\":" + index;
+      StringBuilder content = new StringBuilder();
+      new Layers(frames).add(strand.content, content);
+      composition(content, "Content", strand, matte, STANDING, out);
     }
 
     /** Without its effect it would be the thing itself once more. */
@@ -281,14 +293,12 @@ public final class LottieFile {
     }
 
     private void composition(
-        Strand.Stack content,
+        StringBuilder layers,
         String name,
         Strand strand,
         String own,
         String standing,
         StringBuilder out) {
-      StringBuilder layers = new StringBuilder();
-      new Layers(frames).add(content, layers);
       String id = "composition " + assets.size();
       assets.add("{\"id\":\"" + id + "\",\"layers\":[" + layers + "]}");
       begin(out, 0, name, from(strand), to(strand));

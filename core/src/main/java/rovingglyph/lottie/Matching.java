@@ -8,71 +8,77 @@ import java.util.List;
  * and as near to each other as can be.
  */
 final class Matching {
-  /** Things. */
+  /** Things in order. */
   interface Things {
     int count();
 
-    String key(int i);
+    /** Whether one of these may be one of the later things. */
+    boolean alike(int i, Things later, int j);
 
-    double x(int i);
-
-    double y(int i);
+    /** How far that would have moved, px. */
+    double distance(int i, Things later, int j);
   }
 
   /** What has moved less than this, in px, is taken for the same at once. */
   private static final double NEAR = 24;
+
+  /** What has moved farther than this, in px, is taken for something else. */
+  private static final double FAR = 160;
 
   /** More pairs than this are not looked at: the places in order decide. */
   private static final long MOST_PAIRS = 4_000_000;
 
   private Matching() {}
 
+  private record Nodes(List<Node> all) implements Things {
+    @Override
+    public int count() {
+      return all.size();
+    }
+
+    @Override
+    public boolean alike(int i, Things later, int j) {
+      Node a = all.get(i);
+      Node b = ((Nodes) later).all.get(j);
+      return a.key().equals(b.key())
+          && (!(a instanceof Node.Drawn c) || c.shares((Node.Drawn) b));
+    }
+
+    @Override
+    public double distance(int i, Things later, int j) {
+      Node a = all.get(i);
+      Node b = ((Nodes) later).all.get(j);
+      double d = Math.hypot(a.x() - b.x(), a.y() - b.y());
+      // The box of a layer changes with what is in it; of an area its first shape may be another.
+      return a instanceof Node.Drawn c && c.shapes().size() == 1 ? d : Math.min(d, FAR);
+    }
+  }
+
+  private record Shapes(List<Node.Shape> all) implements Things {
+    @Override
+    public int count() {
+      return all.size();
+    }
+
+    @Override
+    public boolean alike(int i, Things later, int j) {
+      return all.get(i).outline() == ((Shapes) later).all.get(j).outline();
+    }
+
+    @Override
+    public double distance(int i, Things later, int j) {
+      Node.Shape a = all.get(i);
+      Node.Shape b = ((Shapes) later).all.get(j);
+      return Math.hypot(a.x() - b.x(), a.y() - b.y());
+    }
+  }
+
   static Things of(List<Node> nodes) {
-    return new Things() {
-      @Override
-      public int count() {
-        return nodes.size();
-      }
-
-      @Override
-      public String key(int i) {
-        return nodes.get(i).key();
-      }
-
-      @Override
-      public double x(int i) {
-        return nodes.get(i).x();
-      }
-
-      @Override
-      public double y(int i) {
-        return nodes.get(i).y();
-      }
-    };
+    return new Nodes(nodes);
   }
 
   static Things ofShapes(List<Node.Shape> shapes) {
-    return new Things() {
-      @Override
-      public int count() {
-        return shapes.size();
-      }
-
-      @Override
-      public String key(int i) {
-        return Integer.toString(shapes.get(i).outline());
-      }
-
-      @Override
-      public double x(int i) {
-        return shapes.get(i).x();
-      }
-
-      @Override
-      public double y(int i) {
-        return shapes.get(i).y();
-      }
-    };
+    return new Shapes(shapes);
   }
 
   /** For each of the later things the index of the earlier one that it is, or -1. */
@@ -91,15 +97,11 @@ final class Matching {
     }
     boolean all = (long) before.count() * after.count() > MOST_PAIRS;
     for (int i = 0; i < after.count(); i++) {
-      if (!before.key(i).equals(after.key(i)) || !all && distance(before, i, after, i) > NEAR) {
+      if (!before.alike(i, after, i) || !all && before.distance(i, after, i) > NEAR) {
         return false;
       }
     }
     return true;
-  }
-
-  private static double distance(Things before, int i, Things after, int j) {
-    return Math.hypot(before.x(i) - after.x(j), before.y(i) - after.y(j));
   }
 
   /** The longest common sequence, where near pairs count for up to twice as much as far ones. */
@@ -110,7 +112,7 @@ final class Matching {
     Arrays.fill(out, -1);
     if ((long) n * m > MOST_PAIRS) {
       for (int i = 0; i < Math.min(n, m); i++) {
-        out[i] = before.key(i).equals(after.key(i)) ? i : -1;
+        out[i] = before.alike(i, after, i) ? i : -1;
       }
       return out;
     }
@@ -135,8 +137,10 @@ final class Matching {
   }
 
   private static double pair(Things before, int i, Things after, int j) {
-    return before.key(i).equals(after.key(j))
-        ? 1 + 1 / (1 + distance(before, i, after, j) / NEAR)
-        : 0;
+    if (!before.alike(i, after, j)) {
+      return 0;
+    }
+    double distance = before.distance(i, after, j);
+    return distance > FAR ? 0 : 1 + 1 / (1 + distance / NEAR);
   }
 }

@@ -1,5 +1,6 @@
 package rovingglyph.lottie;
 
+import java.util.BitSet;
 import java.util.List;
 import rovingglyph.frame.FramePaint;
 import rovingglyph.frame.FrameSink;
@@ -51,6 +52,23 @@ sealed interface Node {
           + (paint.moment() < 0 ? "" : "at" + paint.moment())
           + "/"
           + paint.offsets().length;
+    }
+
+    /** Whether it has an outline that another has too. */
+    boolean shares(Drawn other) {
+      if (shapes.isEmpty() && other.shapes.isEmpty()) {
+        return true;
+      }
+      BitSet own = outlines();
+      own.and(other.outlines());
+      return !own.isEmpty();
+    }
+
+    /** Their indexes, one higher each. */
+    private BitSet outlines() {
+      BitSet out = new BitSet();
+      shapes.forEach(s -> out.set(s.outline + 1));
+      return out;
     }
 
     @Override

@@ -198,11 +198,15 @@ final class Paints {
       for (int i = 0; i < line.dash().length; i++) {
         int at = i;
         Property length = track(d -> new double[] {d.line().dash()[at]}, WIDTH);
-        out.append("{\"n\":\"").append(i % 2 == 0 ? "d" : "g").append("\",\"v\":");
-        out.append(length.number(3)).append("},");
+        out.append(dash(i % 2 == 0 ? "d" : "g", i, length.number(3))).append(',');
       }
-      out.append("{\"n\":\"o\",\"v\":").append(Property.still("0")).append("}]");
+      out.append(dash("o", line.dash().length, Property.still("0"))).append(']');
     }
     return out.toString();
+  }
+
+  /** Players want a name for each. */
+  private static String dash(String what, int index, String length) {
+    return "{\"n\":\"" + what + "\",\"nm\":\"" + what + index + "\",\"v\":" + length + "}";
   }
 }

@@ -148,12 +148,12 @@ final class ShapeGroup {
   private String contour(List<List<Contours.Contour>> samples, int c) {
     int corners = 1;
     Contours.Contour last = null;
-    boolean closed = false;
+    boolean closed = true;
     for (List<Contours.Contour> s : samples) {
       if (c < s.size()) {
-        corners = Math.max(corners, s.get(c).corners());
-        closed |= s.get(c).closed();
         last = last == null ? s.get(c) : last;
+        closed &= s.get(c).closed();
+        corners = Math.max(corners, s.get(c).corners() + 1);
       }
     }
     double[][] values = new double[samples.size()][];
@@ -162,7 +162,7 @@ final class ShapeGroup {
       last = there ? samples.get(k).get(c) : last;
       // One that is not there has no area: all of it is in one corner.
       Contours.Contour is = there ? last : last.corner();
-      values[k] = is.padded(corners).numbers();
+      values[k] = (closed ? is : is.opened()).padded(corners).numbers();
     }
     double[] tolerances = new double[corners * Contours.CORNER];
     Arrays.fill(tolerances, NEAR / large);

@@ -74,15 +74,14 @@ class LottieTest {
     page.addScriptTag(new Page.AddScriptTagOptions().setPath(PLAYER));
     page.evaluate(
         """
-        text => new Promise((done, failed) => {
-          setTimeout(() => failed(new Error('The player did not load it')), 20000);
+        text => {
           window.player = lottie.loadAnimation({
             container: document.getElementById('at'), renderer: 'svg', autoplay: false, loop: false,
             animationData: JSON.parse(text)});
           player.setSubframe(true);
-          player.addEventListener('DOMLoaded', done);
-        })""",
+        }""",
         Files.readString(file));
+    page.waitForFunction("() => player.isLoaded");
     page.evaluate(
         "() => Promise.all([...document.querySelectorAll('image')].map(i => i.decode()))");
     return page;

@@ -230,7 +230,7 @@ public final class LottieFile {
       Point middle = new Point(bitmap.width() / 2.0, bitmap.height() / 2.0);
       double reach = Math.hypot(middle.x(), middle.y());
       out.append(new Transforms(perFrame, strand.from, maps, 1).json(middle, reach));
-      out.append(",\"o\":").append(new Property(perFrame, strand.from, alphas, 0.2).number(2));
+      out.append(",\"o\":").append(new Property(perFrame, strand.from, alphas, 0.2).number());
       out.append("}}");
     }
 
@@ -260,7 +260,7 @@ public final class LottieFile {
       for (int k = 0; k < alphas.length; k++) {
         alphas[k] = new double[] {100 * ((Node.Layered) strand.nodes.get(k)).layer().alpha()};
       }
-      String opacity = new Property(perFrame, strand.from, alphas, 0.2).number(2);
+      String opacity = new Property(perFrame, strand.from, alphas, 0.2).number();
       String standing = STANDING.replace("{\"a\":0,\"k\":100}}", opacity + "}");
       // In the order of CSS, which is that of Lottie's numbers.
       int blend = first.layer().blend().ordinal();

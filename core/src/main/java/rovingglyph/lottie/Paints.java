@@ -86,7 +86,7 @@ final class Paints {
     return "{\"ty\":\""
         + type
         + "\",\"o\":"
-        + track(d -> new double[] {100 * d.paint().alpha()}, OPACITY).number(2)
+        + track(d -> new double[] {100 * d.paint().alpha()}, OPACITY).number()
         + (plain ? ",\"c\":" + colour() : gradient(first))
         + (line == null ? ",\"r\":1" : line(line))
         + "}";
@@ -107,7 +107,7 @@ final class Paints {
 
   /** Players may take the whole part of 255 times it: it is never less than it should be. */
   private static double part(int rgb, int shift) {
-    return Math.ceil((rgb >> shift & 255) / 255.0 * 1e5) / 1e5;
+    return Math.ceil((rgb >> shift & 255) / 255.0 * 1e4) / 1e4;
   }
 
   private String colour() {
@@ -119,7 +119,7 @@ final class Paints {
             COLOUR,
             COLOUR,
             COLOUR)
-        .json(5);
+        .json();
   }
 
   private String gradient(Node.Drawn first) {
@@ -129,7 +129,7 @@ final class Paints {
       boolean offset = i < 4 * count ? i % 4 == 0 : i % 2 == 0;
       tolerances[i] = offset ? OFFSET : COLOUR;
     }
-    String stops = track(d -> stops(d.paint()), tolerances).json(5);
+    String stops = track(d -> stops(d.paint()), tolerances).json();
     boolean linear = first.paint().kind() == FramePaint.Kind.LINEAR;
     return ",\"t\":"
         + (linear ? 1 : 2 + ",\"h\":" + Property.still("0") + ",\"a\":" + Property.still("0"))
@@ -162,9 +162,9 @@ final class Paints {
       return ",\"s\":" + Property.still("[0,0]") + ",\"e\":" + Property.still("[" + (int) LONG + ",0]");
     }
     return ",\"s\":"
-        + track(d -> end(d, 0), WIDTH, WIDTH).json(3)
+        + track(d -> end(d, 0), WIDTH, WIDTH).json()
         + ",\"e\":"
-        + track(d -> end(d, 1), WIDTH, WIDTH).json(3);
+        + track(d -> end(d, 1), WIDTH, WIDTH).json();
   }
 
   /**
@@ -190,7 +190,7 @@ final class Paints {
 
   private String line(LineStyle line) {
     StringBuilder out = new StringBuilder(",\"w\":");
-    out.append(track(d -> new double[] {d.line().width()}, WIDTH).number(4));
+    out.append(track(d -> new double[] {d.line().width()}, WIDTH).number());
     out.append(",\"lc\":").append(line.cap() + 1).append(",\"lj\":").append(JOINS[line.join()]);
     out.append(",\"ml\":").append((int) LineStyle.MITER_LIMIT);
     if (line.dash().length > 0) {
@@ -198,7 +198,7 @@ final class Paints {
       for (int i = 0; i < line.dash().length; i++) {
         int at = i;
         Property length = track(d -> new double[] {d.line().dash()[at]}, WIDTH);
-        out.append(dash(i % 2 == 0 ? "d" : "g", i, length.number(3))).append(',');
+        out.append(dash(i % 2 == 0 ? "d" : "g", i, length.number())).append(',');
       }
       out.append(dash("o", line.dash().length, Property.still("0"))).append(']');
     }

@@ -34,22 +34,54 @@ final class Property {
     this.tolerances = tolerances;
   }
 
+  /**
+   * How a keyframe goes on to another.
+   *
+   * @param to the sample of that
+   * @param words what the keyframe has for it
+   */
+  record Bend(int to, String words) {}
+
+  /** Finds what goes farther from a sample than a straight line does. */
+  interface Bends {
+    /** Null if nothing does. */
+    Bend from(int at, int straightTo);
+  }
+
+  /** Decimals that tell less than a tolerance. */
+  static int places(double tolerance) {
+    return (int) Math.max(0, Math.ceil(1 - Math.log10(tolerance)));
+  }
+
   /** With numbers as they are, in brackets. */
-  String json(int places) {
-    return json(v -> list(v, places), false);
+  String json() {
+    return json((at, to) -> null);
+  }
+
+  /** The same with keyframes that do not go straight. */
+  String json(Bends bends) {
+    return json(this::list, false, bends);
   }
 
   /** With one number. */
-  String number(int places) {
-    return isStill() ? still(Decimal.text(values[0][0], places)) : json(places);
+  String number() {
+    return isStill() ? still(Decimal.text(values[0][0], places(tolerances[0]))) : json();
   }
 
-  /**
-   * With values in words of their own.
-   *
-   * @param wrapped whether a keyframe has them in a list
-   */
-  String json(Function<double[], String> words, boolean wrapped) {
+  private String list(double[] v) {
+    StringBuilder out = new StringBuilder("[");
+    for (int i = 0; i < v.length; i++) {
+      out.append(i > 0 ? "," : "").append(Decimal.text(v[i], places(tolerances[i])));
+    }
+    return out.append(']').toString();
+  }
+
+  /** With values in words of their own, each in a list. */
+  String json(Function<double[], String> words) {
+    return json(words, true, (at, to) -> null);
+  }
+
+  private String json(Function<double[], String> words, boolean wrapped, Bends bends) {
     if (isStill()) {
       return still(words.apply(values[0]));
     }
@@ -57,30 +89,33 @@ final class Property {
     int at = 0;
     while (at < values.length) {
       int next = reached(at);
-      boolean last = next == at && at == values.length - 1;
+      boolean last = at == values.length - 1;
       boolean held = !last && next == at;
+      Bend bend = last || held ? null : bends.from(at, next);
       out.append("{\"t\":").append(Decimal.text((from + at) / perFrame, TIME_PLACES));
       out.append(wrapped ? ",\"s\":[" : ",\"s\":").append(words.apply(values[at]));
-      out.append(wrapped ? "]" : "");
+      out.append(wrapped ? "]" : "").append(bend == null ? "" : bend.words);
       out.append(
           held ? ",\"h\":1" : last ? "" : ",\"i\":{\"x\":1,\"y\":1},\"o\":{\"x\":0,\"y\":0}");
       out.append("},");
-      at = held || last ? at + 1 : next;
+      at = held || last ? at + 1 : bend == null ? next : bend.to;
     }
     out.setLength(out.length() - 1);
     return out.append("]}").toString();
   }
 
-  static String still(String value) {
-    return "{\"a\":0,\"k\":" + value + "}";
+  /** Whether there is a jump after one sample, and not after another. */
+  boolean jumpsWithin(int from, int to) {
+    for (int k = from + 1; k <= to; k++) {
+      if (jumps(k)) {
+        return true;
+      }
+    }
+    return false;
   }
 
-  static String list(double[] v, int places) {
-    StringBuilder out = new StringBuilder("[");
-    for (int i = 0; i < v.length; i++) {
-      out.append(i > 0 ? "," : "").append(Decimal.text(v[i], places));
-    }
-    return out.append(']').toString();
+  static String still(String value) {
+    return "{\"a\":0,\"k\":" + value + "}";
   }
 
   private boolean isStill() {

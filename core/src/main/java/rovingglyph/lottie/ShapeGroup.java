@@ -14,7 +14,7 @@ import rovingglyph.geometry.Rect;
  */
 final class ShapeGroup {
   /** How far points of an outline that changes may be off, px. */
-  private static final double NEAR = 0.04;
+  private static final double NEAR = 0.06;
 
   private final Strand strand;
   private final double perFrame;
@@ -119,7 +119,7 @@ final class ShapeGroup {
 
   /** Decimals of points in the units of the group. */
   private int places() {
-    return (int) Math.max(2, Math.min(6, 3 + Math.ceil(Math.log10(large))));
+    return (int) Math.max(2, Math.min(6, 2 + Math.ceil(Math.log10(large))));
   }
 
   private static String shape(String value) {
@@ -169,6 +169,6 @@ final class ShapeGroup {
     boolean shut = closed;
     int places = places();
     return new Property(perFrame, strand.from, values, tolerances)
-        .json(v -> Contours.Contour.json(v, shut, places), true);
+        .json(v -> Contours.Contour.json(v, shut, places));
   }
 }

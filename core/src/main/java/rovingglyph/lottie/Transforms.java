@@ -1,6 +1,7 @@
 package rovingglyph.lottie;
 
 import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 
 /**
@@ -66,16 +67,20 @@ final class Transforms {
     }
     double angle = Math.toDegrees(near / Math.max(near, reach * most));
     double size = 100 * near / Math.max(near, reach);
-    String lean = new Property(perFrame, from, leans, angle).number(4);
+    String lean = new Property(perFrame, from, leans, angle).number();
     return "\"a\":"
-        + Property.still(Property.list(new double[] {anchor.x(), anchor.y()}, 3))
+        + Property.still("[" + number(anchor.x()) + "," + number(anchor.y()) + "]")
         + ",\"p\":"
-        + new Property(perFrame, from, places, near, near).json(5)
+        + new Places(perFrame, from, places, near).json()
         + ",\"s\":"
-        + new Property(perFrame, from, scales, size, size).json(5)
+        + new Property(perFrame, from, scales, size, size).json()
         + ",\"r\":"
-        + new Property(perFrame, from, turns, angle).number(4)
+        + new Property(perFrame, from, turns, angle).number()
         + (lean.equals(Property.still("0")) ? "" : ",\"sk\":" + lean + ",\"sa\":" + Property.still("0"));
+  }
+
+  private String number(double n) {
+    return Decimal.text(n, Property.places(near));
   }
 
   private double[] first() {

@@ -105,8 +105,7 @@ final class NodesRatio {
     command.addAll(List.of("-Xmx1g", "-cp", System.getProperty("java.class.path")));
     command.addAll(List.of(RovingGlyph.class.getName(), "--server.port=" + port));
     command.add("--spring.datasource.password=" + password);
-    command.add(
-        "--spring.datasource.url=jdbc:postgresql://127.0.0.1:" + databasePort + "/roving");
+    command.add("--spring.datasource.url=jdbc:postgresql://127.0.0.1:" + databasePort + "/roving");
     Process p =
         new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile()).start();
     nodes.add(p);

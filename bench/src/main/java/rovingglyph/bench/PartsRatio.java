@@ -26,8 +26,7 @@ final class PartsRatio {
   private PartsRatio() {}
 
   static void run(Path document) throws IOException {
-    String text =
-        Json.parse(Files.readString(document)).asObject().set("length", 48).toString();
+    String text = Json.parse(Files.readString(document)).asObject().set("length", 48).toString();
     FormatInParts mp4 = (FormatInParts) ExportFormats.of("mp4");
     ExportOptions options = ExportOptions.read(mp4, Fields.of(Json.parse("{\"to\":1199}")));
     Shaper shaper = new Shaper(FaceCatalogue.shipped());

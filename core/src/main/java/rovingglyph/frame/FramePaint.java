@@ -52,6 +52,7 @@ public record FramePaint(
 
   private static final double[] NO_STOPS = {};
 
+  /** One of a single colour, 0xRRGGBB. */
   public static FramePaint plain(int rgb, double alpha) {
     return new FramePaint(
         Kind.PLAIN, alpha, rgb, -1, Bitmapped.STILL, null, NO_STOPS, new int[0], NO_STOPS);

@@ -78,7 +78,15 @@ final class Contours {
         point(in, n, i + 2, places);
         point(away, n, i + 4, places);
       }
-      return "{\"c\":" + closed + ",\"v\":[" + corners + "],\"i\":[" + in + "],\"o\":[" + away + "]}";
+      return "{\"c\":"
+          + closed
+          + ",\"v\":["
+          + corners
+          + "],\"i\":["
+          + in
+          + "],\"o\":["
+          + away
+          + "]}";
     }
 
     private static void point(StringBuilder out, double[] n, int at, int places) {

@@ -40,8 +40,7 @@ final class Matching {
     public boolean alike(int i, Things later, int j) {
       Node a = all.get(i);
       Node b = ((Nodes) later).all.get(j);
-      return a.key().equals(b.key())
-          && (!(a instanceof Node.Drawn c) || c.shares((Node.Drawn) b));
+      return a.key().equals(b.key()) && (!(a instanceof Node.Drawn c) || c.shares((Node.Drawn) b));
     }
 
     @Override

@@ -159,7 +159,10 @@ final class Paints {
   /** Areas lie in the units of their gradient; a line has its own. */
   private String ends(Node.Drawn first) {
     if (first.line() == null) {
-      return ",\"s\":" + Property.still("[0,0]") + ",\"e\":" + Property.still("[" + (int) LONG + ",0]");
+      return ",\"s\":"
+          + Property.still("[0,0]")
+          + ",\"e\":"
+          + Property.still("[" + (int) LONG + ",0]");
     }
     return ",\"s\":"
         + track(d -> end(d, 0), WIDTH, WIDTH).json()

@@ -70,13 +70,20 @@ final class Places {
     double dx = values[to][0] - values[from][0];
     double dy = values[to][1] - values[from][1];
     double chord = Math.hypot(dx, dy);
-    double turn = Math.abs(Math.atan2(away[0] * in[1] - away[1] * in[0], away[0] * in[0] + away[1] * in[1]));
-    if (away[2] < near / 4 || in[2] < near / 4 || turn > MOST_TURN || straight.jumpsWithin(from, to)) {
+    double turn =
+        Math.abs(Math.atan2(away[0] * in[1] - away[1] * in[0], away[0] * in[0] + away[1] * in[1]));
+    if (away[2] < near / 4
+        || in[2] < near / 4
+        || turn > MOST_TURN
+        || straight.jumpsWithin(from, to)) {
       return null;
     }
     double long3 = turn < 1e-6 ? 1.0 / 3 : 2 * Math.tan(turn / 4) / Math.sin(turn / 2) / 3;
     double[] handles = {
-      chord * long3 * away[0], chord * long3 * away[1], -chord * long3 * in[0], -chord * long3 * in[1]
+      chord * long3 * away[0],
+      chord * long3 * away[1],
+      -chord * long3 * in[0],
+      -chord * long3 * in[1]
     };
     return isNear(from, to, handles) ? handles : null;
   }

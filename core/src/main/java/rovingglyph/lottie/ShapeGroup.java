@@ -68,7 +68,9 @@ final class ShapeGroup {
     }
     out.append(measures ? Paints.measuring() : new Paints(perFrame, strand.from, nodes).json());
     // A gradient may be very long or flat: what its units do is told to a thousandth of a pixel.
-    return out.append(',').append(transform(outer, new Point(0, 0), 4096 / large, 1)).append("]}")
+    return out.append(',')
+        .append(transform(outer, new Point(0, 0), 4096 / large, 1))
+        .append("]}")
         .toString();
   }
 

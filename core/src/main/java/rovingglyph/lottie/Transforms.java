@@ -76,7 +76,9 @@ final class Transforms {
         + new Property(perFrame, from, scales, size, size).json()
         + ",\"r\":"
         + new Property(perFrame, from, turns, angle).number()
-        + (lean.equals(Property.still("0")) ? "" : ",\"sk\":" + lean + ",\"sa\":" + Property.still("0"));
+        + (lean.equals(Property.still("0"))
+            ? ""
+            : ",\"sk\":" + lean + ",\"sa\":" + Property.still("0"));
   }
 
   private String number(double n) {
@@ -114,10 +116,7 @@ final class Transforms {
    */
   private static double[] parts(Affine m, double[] before) {
     double across = Math.hypot(m.a(), m.b());
-    double turn =
-        across > FLAT
-            ? Math.atan2(m.b(), m.a())
-            : Math.atan2(-m.c(), m.d());
+    double turn = across > FLAT ? Math.atan2(m.b(), m.a()) : Math.atan2(-m.c(), m.d());
     double sin = Math.sin(turn);
     double cos = Math.cos(turn);
     double down = m.d() * cos - m.c() * sin;

@@ -32,9 +32,13 @@ import rovingglyph.scene.Scene;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
 
-/** Lottie files in another's player against the render, at frames and between them. */
+/**
+ * Lottie files in another's player against the render, at half the size: at frames, and between
+ * them, where what appears or jumps may be late by less than a frame.
+ */
 class LottieTest {
-  private static final double SHARE = 0.0015;
+  private static final double SHARE = 0.001;
+  private static final double BETWEEN = 0.004;
   private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
   private static final Path PLAYER =
       Path.of("../web/node_modules/lottie-web/build/player/lottie.min.js");
@@ -69,7 +73,7 @@ class LottieTest {
   static Page page(PreparedScene scene, Path file) throws IOException {
     ExportFormat format = ExportFormats.of("lottie");
     format.write(scene, KeptPictures.bitmaps(), ExportOptions.of(format), file, new Progress());
-    Page page = Browser.context(scene.scene().width(), scene.scene().height()).newPage();
+    Page page = Browser.context(scene.scene().width() / 2, scene.scene().height() / 2).newPage();
     page.setContent("<body style='margin:0'><div id=at style='width:100vw;height:100vh'></div>");
     page.addScriptTag(new Page.AddScriptTagOptions().setPath(PLAYER));
     page.evaluate(
@@ -87,44 +91,51 @@ class LottieTest {
     return page;
   }
 
-  private static PictureTest.Difference at(Page page, PreparedScene scene, double t, double mean)
-      throws IOException {
+  /** Compares a frame, or what is between it and the next. */
+  private static void compare(
+      Page page, PreparedScene scene, double frame, double mean, String name) throws IOException {
+    double t = frame / scene.scene().rate().perSecond();
+    double share = frame == Math.rint(frame) ? SHARE : BETWEEN;
+    PictureTest.Difference d = at(page, scene, t, share, mean);
+    assertThat(d.share()).as(name + " at frame " + frame + ": " + d).isLessThan(share);
+    assertThat(d.mean()).as(name + " at frame " + frame + ": " + d).isLessThan(mean);
+  }
+
+  private static PictureTest.Difference at(
+      Page page, PreparedScene scene, double t, double share, double mean) throws IOException {
     page.evaluate("f => player.goToAndStop(f, true)", t * scene.scene().rate().perSecond());
-    BufferedImage rendered = Images.of(scene, KeptPictures.bitmaps(), 1, t);
+    BufferedImage rendered = Images.of(scene, KeptPictures.bitmaps(), 0.5, t);
     return SvgPage.compared(
         page,
         shot -> PictureTest.Difference.of(rendered, shot),
-        found -> found.share() < SHARE && found.mean() < mean);
+        found -> found.share() < share && found.mean() < mean);
   }
 
   @ParameterizedTest
   @CsvSource({
-    "kite-string-entrance, 0.15",
-    "wind-rose-badge, 0.15",
-    "dune-ribbon, 0.15",
-    "opening-stamp, 0.3",
-    "pennant-line, 0.6",
-    "night-market-sign, 0.5",
-    "over-the-dune, 0.5",
-    "pier-screens, 0.7"
+    "kite-string-entrance, 0.3",
+    "wind-rose-badge, 0.4",
+    "dune-ribbon, 0.3",
+    "opening-stamp, 0.5",
+    "pennant-line, 0.9",
+    "night-market-sign, 0.6",
+    "over-the-dune, 0.9",
+    "pier-screens, 0.9"
   })
   void theDemoPlaysAsItIsRendered(String name, double mean) throws IOException {
     String document = Files.readString(Path.of("../demo", name + ".json"));
-    PreparedScene scene =
-        Preparation.prepare(said(TestShelf.filledWithStills(document)), SHAPER);
+    PreparedScene scene = Preparation.prepare(said(TestShelf.filledWithStills(document)), SHAPER);
     Page page = page(scene);
     Random random = new Random(name.hashCode());
     for (int i = 0; i < 10; i++) {
-      double t = (i + random.nextDouble()) / 10 * scene.scene().length();
-      PictureTest.Difference d = at(page, scene, t, mean);
-      assertThat(d.share()).as(name + " at " + t + ": " + d).isLessThan(SHARE);
-      assertThat(d.mean()).as(name + " at " + t + ": " + d).isLessThan(mean);
+      double frame = (i + random.nextDouble()) / 10 * scene.scene().frameCount();
+      compare(page, scene, i % 2 == 0 ? Math.floor(frame) : frame, mean, name);
     }
     page.context().close();
   }
 
   private static IntStream seeds() {
-    return IntStream.range(100, 100 + Integer.getInteger("roving.lottieScenes", 10));
+    return IntStream.range(100, 100 + Integer.getInteger("roving.lottieScenes", 8));
   }
 
   @ParameterizedTest
@@ -133,18 +144,17 @@ class LottieTest {
     String document =
         new RandomScenes(seed)
             .document()
+            // Has no number in the format.
+            .replace("plus-lighter", "screen")
             .replace("\"background\":null", "\"background\":\"#FFFFFF\"");
-    PreparedScene scene =
-        Preparation.prepare(said(TestShelf.filledWithStills(document)), SHAPER);
+    PreparedScene scene = Preparation.prepare(said(TestShelf.filledWithStills(document)), SHAPER);
     Page page = page(scene);
     Random random = new Random(seed);
     double most = scene.images().isEmpty() ? 0.8 : 1.2;
     double mean = document.contains("color-dodge") ? 3 * most : most;
-    for (int i = 0; i < 3; i++) {
-      double t = random.nextDouble() * scene.scene().length();
-      PictureTest.Difference d = at(page, scene, t, mean);
-      assertThat(d.share()).as("seed " + seed + " at " + t + ": " + d).isLessThan(SHARE);
-      assertThat(d.mean()).as("seed " + seed + " at " + t + ": " + d).isLessThan(mean);
+    for (int i = 0; i < 2; i++) {
+      double frame = random.nextDouble() * scene.scene().frameCount();
+      compare(page, scene, i % 2 == 0 ? Math.floor(frame) : frame, mean, "seed " + seed);
     }
     page.context().close();
   }

@@ -31,7 +31,7 @@ class SvgAppearanceTest {
   private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
 
   private static IntStream seeds() {
-    return IntStream.range(100, 100 + Integer.getInteger("roving.svgScenes", 20));
+    return IntStream.range(100, 100 + Integer.getInteger("roving.svgScenes", 12));
   }
 
   @ParameterizedTest

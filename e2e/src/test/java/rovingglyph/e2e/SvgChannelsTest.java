@@ -34,7 +34,7 @@ class SvgChannelsTest {
   private static final double LENGTH = 2;
   private static final double SHARE = 0.0008;
   private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
-  private static final int PAIRS = Integer.getInteger("roving.svgPairs", 16);
+  private static final int PAIRS = Integer.getInteger("roving.svgPairs", 10);
 
   /** At how many times each scene is looked at. */
   private static final int TIMES = Integer.getInteger("roving.svgTimes", 2);

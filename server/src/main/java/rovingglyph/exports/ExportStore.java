@@ -368,8 +368,7 @@ class ExportStore {
   void write(UUID id, int part, OutputStream out) throws IOException {
     for (int n = 0; ; n++) {
       Optional<byte[]> piece =
-          jdbc.sql(
-                  "select bytes from export_piece where export_id = ? and part = ? and number = ?")
+          jdbc.sql("select bytes from export_piece where export_id = ? and part = ? and number = ?")
               .params(id, part, n)
               .query(byte[].class)
               .optional();

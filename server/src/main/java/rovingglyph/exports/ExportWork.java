@@ -69,8 +69,7 @@ class ExportWork {
   void write(UUID id, Progress progress) throws IOException {
     try (KeptBitmaps.Borrowed bitmaps = kept.borrow()) {
       Making making = making(exports.get(id), bitmaps);
-      written(
-          making, file -> making.write(file, progress), in -> exports.finish(id, in));
+      written(making, file -> making.write(file, progress), in -> exports.finish(id, in));
     }
   }
 

@@ -134,8 +134,7 @@ record EncodedFormat(
     VideoWriter.write(take, chosen(scene.scene(), options), out, progress);
   }
 
-  private Take take(
-      PreparedScene scene, Bitmaps bitmaps, ExportOptions options, FrameRange range) {
+  private Take take(PreparedScene scene, Bitmaps bitmaps, ExportOptions options, FrameRange range) {
     // A background that covers all leaves nothing to spread.
     boolean spreads = spread && scene.scene().background() == null;
     return new Take(scene, bitmaps, range, FrameOptions.scale(options), pixels, spreads);

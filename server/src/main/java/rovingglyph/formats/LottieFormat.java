@@ -76,7 +76,10 @@ final class LottieFormat implements ExportFormat {
     }
     List<String> notes = new ArrayList<>();
     if (!unsaid.isEmpty()) {
-      notes.add("Lottie has no words for some of this scene, which is left out: " + String.join("; ", unsaid) + ".");
+      notes.add(
+          "Lottie has no words for some of this scene, which is left out: "
+              + String.join("; ", unsaid)
+              + ".");
     }
     if (Unsaid.isBlended(scene)) {
       notes.add("Some players leave out blend modes.");
@@ -96,9 +99,7 @@ final class LottieFormat implements ExportFormat {
             return e == null ? null : new LottieFile.Bitmap(e.address(), e.width(), e.height());
           };
       Files.writeString(
-          out,
-          LottieFile.write(
-              scene, range.first(), range.last(), files, () -> progress.done(0)));
+          out, LottieFile.write(scene, range.first(), range.last(), files, () -> progress.done(0)));
     } catch (LottieFile.TooMuch e) {
       throw new IOException(
           "The outlines of this scene change so much that a Lottie file of it would be too large."

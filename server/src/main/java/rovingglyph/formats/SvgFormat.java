@@ -9,9 +9,6 @@ import java.util.Map;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.render.Bitmaps;
 import rovingglyph.render.Progress;
-import rovingglyph.scene.Footage;
-import rovingglyph.scene.FootagePin;
-import rovingglyph.scene.Pin;
 import rovingglyph.scene.Scene;
 import rovingglyph.webexport.WebSvg;
 

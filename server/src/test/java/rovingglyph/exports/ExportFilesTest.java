@@ -85,7 +85,8 @@ class ExportFilesTest {
 
   @Test
   void nothingOfATryThatEndedInTheMiddleIsInTheNextOne() throws IOException {
-    jdbc.sql("insert into export_piece (export_id, number, bytes) values (?, 0, ?), (?, 1, ?), (?, 2, ?)")
+    jdbc.sql(
+            "insert into export_piece (export_id, number, bytes) values (?, 0, ?), (?, 1, ?), (?, 2, ?)")
         .params(id, bytes(9), id, bytes(8), id, bytes(7))
         .update();
     exports.finish(id, new ByteArrayInputStream(bytes(PIECE + 5)));

@@ -203,14 +203,10 @@ class PartsTest {
     // Rows of one name, over the borders of parts too: each file gets its own.
     String table = "Background;File name\n" + "#24607A;Buoy\n#C4472D;Mole\n".repeat(4) + ";\n";
     var kept =
-        server.putBytes(
-            "/api/scenes/" + scene + "/series", table.getBytes(StandardCharsets.UTF_8));
+        server.putBytes("/api/scenes/" + scene + "/series", table.getBytes(StandardCharsets.UTF_8));
     assertThat(kept.statusCode()).as(text(kept)).isEqualTo(200);
     String export =
-        json(
-                "POST",
-                "/api/scenes/" + scene + "/series/files",
-                "{\"files\":[{\"format\":\"gif\"}]}")
+        json("POST", "/api/scenes/" + scene + "/series/files", "{\"files\":[{\"format\":\"gif\"}]}")
             .getString("id", "");
     assertThat(tries(export)).hasSize(3);
     assertThat(names(export)).hasSize(9).contains("Buoy.gif", "Mole-4.gif", "9-scene.gif");

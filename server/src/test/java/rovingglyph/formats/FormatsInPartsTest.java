@@ -71,9 +71,7 @@ class FormatsInPartsTest {
             .toList();
     return IntStream.range(0, 2 * formats.size())
         .mapToObj(
-            i ->
-                Arguments.of(
-                    formats.get(i / 2), RATES.get((i / 2 + i % 2 * 3) % RATES.size())));
+            i -> Arguments.of(formats.get(i / 2), RATES.get((i / 2 + i % 2 * 3) % RATES.size())));
   }
 
   @ParameterizedTest
@@ -124,7 +122,9 @@ class FormatsInPartsTest {
         .toList();
   }
 
-  /** Every frame is as near to the render as in the file that was made at once: no joint is seen. */
+  /**
+   * Every frame is as near to the render as in the file that was made at once: no joint is seen.
+   */
   private static void compare(
       String id, PreparedScene scene, FrameRange range, Path joined, Path whole)
       throws IOException {

@@ -32,7 +32,8 @@ public final class Node implements AutoCloseable {
     command.addAll(properties);
     command.add("--server.port=" + port);
     Path log = Files.createTempFile("roving-node", ".log");
-    process = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile()).start();
+    process =
+        new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile()).start();
     awaitAnswer(port, log);
   }
 

@@ -2,6 +2,7 @@ package rovingglyph.lottie;
 
 import java.util.Arrays;
 import java.util.function.Function;
+import java.util.function.IntPredicate;
 import rovingglyph.geometry.Decimal;
 
 /**
@@ -38,9 +39,9 @@ final class Property {
    * How a keyframe goes on to another.
    *
    * @param to the sample of that
-   * @param words what the keyframe has for it
+   * @param ways where it goes, in words; empty for straight
    */
-  record Bend(int to, String words) {}
+  record Bend(int to, String ways, Pace pace) {}
 
   /** Finds what goes farther from a sample than a straight line does. */
   interface Bends {
@@ -55,7 +56,7 @@ final class Property {
 
   /** With numbers as they are, in brackets. */
   String json() {
-    return json((at, to) -> null);
+    return json(this::eased);
   }
 
   /** The same with keyframes that do not go straight. */
@@ -94,14 +95,74 @@ final class Property {
       Bend bend = last || held ? null : bends.from(at, next);
       out.append("{\"t\":").append(Decimal.text((from + at) / perFrame, TIME_PLACES));
       out.append(wrapped ? ",\"s\":[" : ",\"s\":").append(words.apply(values[at]));
-      out.append(wrapped ? "]" : "").append(bend == null ? "" : bend.words);
-      out.append(
-          held ? ",\"h\":1" : last ? "" : ",\"i\":{\"x\":1,\"y\":1},\"o\":{\"x\":0,\"y\":0}");
+      out.append(wrapped ? "]" : "").append(bend == null ? "" : bend.ways);
+      Pace pace = bend == null ? Pace.EVEN : bend.pace;
+      out.append(held ? ",\"h\":1" : last ? "" : pace.words());
       out.append("},");
       at = held || last ? at + 1 : bend == null ? next : bend.to;
     }
     out.setLength(out.length() - 1);
     return out.append("]}").toString();
+  }
+
+  /** What goes farther than a straight line at an even pace, in a line at another. */
+  private Bend eased(int at, int straightTo) {
+    int reached = farthest(straightTo, to -> pace(at, to) != null);
+    return reached == straightTo ? null : new Bend(reached, "", pace(at, reached));
+  }
+
+  /** What is not reached within so many samples is not looked for beyond. */
+  private static final int PATIENCE = 8;
+
+  /** The farthest sample that something reaches: first by doubling, then by halving. */
+  static int farthest(int from, IntPredicate reaches) {
+    int out = from + 1;
+    while (out <= from + PATIENCE && !reaches.test(out)) {
+      out++;
+    }
+    if (out > from + PATIENCE) {
+      return from;
+    }
+    int step = 1;
+    while (reaches.test(out + step)) {
+      out += step;
+      step *= 2;
+    }
+    while (step > 1) {
+      step /= 2;
+      out += reaches.test(out + step) ? step : 0;
+    }
+    return out;
+  }
+
+  /** Null if there is none. */
+  private Pace pace(int from, int to) {
+    if (to >= values.length || jumpsWithin(from, to)) {
+      return null;
+    }
+    double[] shares = Pace.shares(values, from, to, tolerances);
+    if (shares == null) {
+      return null;
+    }
+    double most = 1;
+    for (int c = 0; c < tolerances.length; c++) {
+      most = Math.max(most, Math.abs(values[to][c] - values[from][c]) / tolerances[c]);
+    }
+    Pace pace = Pace.of(shares, 1 / most);
+    return pace != null && isNear(from, to, pace) ? pace : null;
+  }
+
+  private boolean isNear(int from, int to, Pace pace) {
+    for (int k = from + 1; k < to; k++) {
+      double share = pace.at((double) (k - from) / (to - from));
+      for (int c = 0; c < tolerances.length; c++) {
+        double is = values[from][c] + share * (values[to][c] - values[from][c]);
+        if (Math.abs(is - values[k][c]) > tolerances[c]) {
+          return false;
+        }
+      }
+    }
+    return true;
   }
 
   /** Whether there is a jump after one sample, and not after another. */

@@ -17,9 +17,9 @@ import rovingglyph.scene.Scene;
 /**
  * Writes a scene as Lottie 1.0 (the specification of the Lottie Animation Community): shape layers
  * for areas and lines, image layers, and compositions with track mattes for layers, clips and what
- * measures. Frames are looked at 60 times a second or more; what moves has keyframes between which
- * it goes straight, so that letters are at no sample off by more than about 0.1 px. Effects of
- * layers and perspective of pictures cannot be said and are left out.
+ * measures. The scene is looked at 60 times a second or more, and what moves has keyframes:
+ * outlines under a map are at no sample off by more than 0.1 px. Effects of layers and perspective
+ * of pictures cannot be said and are left out.
  */
 public final class LottieFile {
   /** Looked at so often in a second at least, and at every frame. */

@@ -7,7 +7,7 @@ import rovingglyph.geometry.Decimal;
 
 /**
  * A value through the samples of a strand, as a property of Lottie: still, or with keyframes
- * between which straight lines are within a tolerance of every sample.
+ * between which lines, at an even pace or another, are within a tolerance of every sample.
  */
 final class Property {
   /** A step this many times as large as the tolerance may be a jump. */
@@ -17,6 +17,9 @@ final class Property {
   private static final double SUDDEN = 4;
 
   private static final int TIME_PLACES = 4;
+
+  /** What is not reached within so many samples is not looked for beyond. */
+  private static final int PATIENCE = 8;
 
   private final double perFrame;
   private final int from;
@@ -110,9 +113,6 @@ final class Property {
     int reached = farthest(straightTo, to -> pace(at, to) != null);
     return reached == straightTo ? null : new Bend(reached, "", pace(at, reached));
   }
-
-  /** What is not reached within so many samples is not looked for beyond. */
-  private static final int PATIENCE = 8;
 
   /** The farthest sample that something reaches: first by doubling, then by halving. */
   static int farthest(int from, IntPredicate reaches) {

@@ -11,7 +11,7 @@ import rovingglyph.geometry.Point;
  */
 final class Transforms {
   /** How far a place may be off, px. */
-  private static final double NEAR = 0.018;
+  private static final double NEAR = 0.02;
 
   /** Flattened to less than this is not seen. */
   private static final double FLAT = 1e-9;

@@ -30,7 +30,8 @@ class KeyframesTest {
       double from = key.getDouble("t", 0);
       double to = next.getDouble("t", 0);
       if (time < to - 1e-3) {
-        double share = key.getInt("h", 0) == 1 ? 0 : Math.max(0, time - from) / (to - from);
+        double gone = Math.max(0, time - from) / (to - from);
+        double share = key.getInt("h", 0) == 1 ? 0 : eased(key, gone);
         double[] a = numbers(key.get("s"));
         double[] b = numbers(next.get("s"));
         return key.get("to") == null ? mixed(a, b, share) : bent(key, a, b, share);

@@ -1,9 +1,7 @@
 package rovingglyph.exports;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static rovingglyph.server.TestServer.text;
 
-import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -25,42 +23,13 @@ import rovingglyph.shaping.Shaper;
 /** Exports that hang, die or run out of memory end with a reason and free their node. */
 class JamTest {
   private final TestServer server = TestServer.shared();
-
-  private JsonObject json(String method, String path, String body) {
-    return Json.parse(text(server.send(method, path, body))).asObject();
-  }
-
-  private String sceneOf(int width, int height, double length) {
-    String scene =
-        json("POST", "/api/projects", "{\"name\":\"Jams\"}")
-            .get("scenes")
-            .asArray()
-            .get(0)
-            .asObject()
-            .getString("id", "");
-    String document =
-        json("GET", "/api/scenes/" + scene, null)
-            .get("document")
-            .toString()
-            .replace("\"width\":1920", "\"width\":" + width)
-            .replace("\"height\":1080", "\"height\":" + height)
-            .replace("\"length\":6", "\"length\":" + length);
-    assertThat(
-            server.send("PUT", "/api/scenes/" + scene, document, "If-Match", "\"1\"").statusCode())
-        .isEqualTo(200);
-    return scene;
-  }
-
-  private String export(String scene, String format) {
-    return json("POST", "/api/scenes/" + scene + "/exports", "{\"format\":\"" + format + "\"}")
-        .getString("id", "");
-  }
+  private final AskedExports exports = new AskedExports(server);
 
   private JsonObject await(String export, String state, double seconds)
       throws InterruptedException {
     JsonObject e = null;
     for (int i = 0; i < seconds * 20; i++) {
-      e = json("GET", "/api/exports/" + export, null);
+      e = exports.json("GET", "/api/exports/" + export, null);
       if (e.getString("state", "").equals(state)) {
         return e;
       }
@@ -92,7 +61,7 @@ class JamTest {
 
   @Test
   void aStoppedEncoderThatIsCancelledFreesItsNodeWithinTwoSeconds() throws Exception {
-    String id = export(sceneOf(1280, 720, 600), "mp4");
+    String id = exports.export(exports.sceneOf(1280, 720, 600), "mp4");
     await(id, "running", 20);
     ProcessHandle ffmpeg = ffmpeg();
     signal("-STOP", ffmpeg);
@@ -100,13 +69,13 @@ class JamTest {
     server.send("DELETE", "/api/exports/" + id, null);
     long begun = System.nanoTime();
     assertThat(ffmpeg.onExit().get(2, TimeUnit.SECONDS).isAlive()).isFalse();
-    await(export(sceneOf(160, 90, 0.4), "png"), "done", 20);
+    await(exports.export(exports.sceneOf(160, 90, 0.4), "png"), "done", 20);
     assertThat((System.nanoTime() - begun) / 1e9).isLessThan(6);
   }
 
   @Test
   void aKilledEncoderIsToldAsSuch() throws Exception {
-    String id = export(sceneOf(1280, 720, 10), "mp4");
+    String id = exports.export(exports.sceneOf(1280, 720, 10), "mp4");
     await(id, "running", 20);
     signal("-KILL", ffmpeg());
     assertThat(await(id, "failed", 20).getString("message", "")).contains("signal 9", "again");
@@ -114,7 +83,7 @@ class JamTest {
 
   @Test
   void anExportThatEndedItsNodeThreeTimesIsGivenUp() throws Exception {
-    String scene = sceneOf(160, 90, 0.4);
+    String scene = exports.sceneOf(160, 90, 0.4);
     JdbcClient jdbc = server.bean(JdbcClient.class);
     UUID id = UUID.randomUUID();
     jdbc.sql(
@@ -128,14 +97,16 @@ class JamTest {
 
   @Test
   void aVideoWithoutBackgroundSaysThatItIsOnBlack() throws Exception {
-    String scene = sceneOf(160, 90, 0.2);
+    String scene = exports.sceneOf(160, 90, 0.2);
     String document =
-        json("GET", "/api/scenes/" + scene, null)
+        exports
+            .json("GET", "/api/scenes/" + scene, null)
             .get("document")
             .toString()
             .replaceFirst("\"background\":\"#[0-9A-F]{6}\"", "\"background\":null");
     server.send("PUT", "/api/scenes/" + scene, document, "If-Match", "\"2\"");
-    assertThat(await(export(scene, "mp4"), "done", 20).getString("message", "")).contains("black");
+    assertThat(await(exports.export(scene, "mp4"), "done", 20).getString("message", ""))
+        .contains("black");
   }
 
   /**
@@ -159,7 +130,10 @@ class JamTest {
   @Test
   void aPainterWithoutMemoryEndsTheExportInsteadOfJammingIt() throws Exception {
     String document =
-        json("GET", "/api/scenes/" + sceneOf(8192, 8192, 1), null).get("document").toString();
+        exports
+            .json("GET", "/api/scenes/" + exports.sceneOf(8192, 8192, 1), null)
+            .get("document")
+            .toString();
     Path file = Files.writeString(Files.createTempFile("roving-test", ".json"), document);
     Process p =
         new ProcessBuilder(

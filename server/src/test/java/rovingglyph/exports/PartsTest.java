@@ -3,7 +3,6 @@ package rovingglyph.exports;
 import static org.assertj.core.api.Assertions.assertThat;
 import static rovingglyph.server.TestServer.text;
 
-import com.eclipsesource.json.Json;
 import com.eclipsesource.json.JsonObject;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
@@ -28,11 +27,13 @@ import rovingglyph.server.TestServer;
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class PartsTest {
   private TestServer server;
+  private AskedExports exports;
   private JdbcClient jdbc;
 
   @BeforeAll
   void begin() {
     server = TestServer.another();
+    exports = new AskedExports(server);
     jdbc = server.bean(JdbcClient.class);
   }
 
@@ -41,38 +42,8 @@ class PartsTest {
     server.close();
   }
 
-  private JsonObject json(String method, String path, String body) {
-    return Json.parse(text(server.send(method, path, body))).asObject();
-  }
-
-  private String sceneOf(int width, int height, double length) {
-    String scene =
-        json("POST", "/api/projects", "{\"name\":\"Regatta\"}")
-            .get("scenes")
-            .asArray()
-            .get(0)
-            .asObject()
-            .getString("id", "");
-    String document =
-        json("GET", "/api/scenes/" + scene, null)
-            .get("document")
-            .toString()
-            .replace("\"width\":1920", "\"width\":" + width)
-            .replace("\"height\":1080", "\"height\":" + height)
-            .replace("\"length\":6", "\"length\":" + length);
-    assertThat(
-            server.send("PUT", "/api/scenes/" + scene, document, "If-Match", "\"1\"").statusCode())
-        .isEqualTo(200);
-    return scene;
-  }
-
-  private String export(String scene, String format) {
-    return json("POST", "/api/scenes/" + scene + "/exports", "{\"format\":\"" + format + "\"}")
-        .getString("id", "");
-  }
-
   private JsonObject state(String export) {
-    return json("GET", "/api/exports/" + export, null);
+    return exports.json("GET", "/api/exports/" + export, null);
   }
 
   /** Looks until it has ended, and tells the tries of each of its parts. */
@@ -133,7 +104,7 @@ class PartsTest {
     Map<Integer, Integer> tries;
     try (Node other = server.node()) {
       // 1,500 frames are nine parts.
-      export = export(sceneOf(640, 360, 60), "png-sequence");
+      export = exports.export(exports.sceneOf(640, 360, 60), "png-sequence");
       awaitRunning(export, 2);
       other.kill();
       tries = tries(export);
@@ -147,10 +118,10 @@ class PartsTest {
 
   @Test
   void aShortExportDoesNotWaitForAllOfALongOne() throws Exception {
-    String other = sceneOf(160, 90, 0.4);
-    String export = export(sceneOf(640, 360, 60), "png-sequence");
+    String other = exports.sceneOf(160, 90, 0.4);
+    String export = exports.export(exports.sceneOf(640, 360, 60), "png-sequence");
     awaitRunning(export, 1);
-    String small = export(other, "png");
+    String small = exports.export(other, "png");
     assertThat(tries(small)).isEmpty();
     assertThat(state(small).getString("state", "")).isEqualTo("done");
     assertThat(state(export).getInt("framesDone", 0)).isLessThan(1000);
@@ -164,7 +135,7 @@ class PartsTest {
 
   @Test
   void aPartThatFailsThreeTimesEndsItsExportAndFreesTheQueue() throws Exception {
-    String export = export(sceneOf(320, 180, 60), "mp4");
+    String export = exports.export(exports.sceneOf(320, 180, 60), "mp4");
     awaitRunning(export, 1);
     // As if two nodes had ended while they made it.
     jdbc.sql("update export_part set tries = 3 where export_id = ? and number = 4")
@@ -173,7 +144,7 @@ class PartsTest {
     tries(export);
     assertThat(state(export).getString("state", "")).isEqualTo("failed");
     assertThat(state(export).getString("message", "")).contains("Part 4", "3 times");
-    assertThat(tries(export(sceneOf(160, 90, 0.4), "png"))).isEmpty();
+    assertThat(tries(exports.export(exports.sceneOf(160, 90, 0.4), "png"))).isEmpty();
     for (int i = 0; left(export) > 0; i++) {
       assertThat(i).as("what is left of one that failed").isLessThan(200);
       Thread.sleep(50);
@@ -182,7 +153,7 @@ class PartsTest {
 
   @Test
   void anExportWhoseNodeEndedAfterItWasCutIsMade() throws Exception {
-    String scene = sceneOf(160, 90, 20);
+    String scene = exports.sceneOf(160, 90, 20);
     UUID id = UUID.randomUUID();
     jdbc.sql(
             "insert into export (id, scene_id, file_name, format, document, state, frames_total)"
@@ -199,14 +170,18 @@ class PartsTest {
 
   @Test
   void aSeriesIsMadeInPartsOfItsRows() throws Exception {
-    String scene = sceneOf(160, 90, 4);
+    String scene = exports.sceneOf(160, 90, 4);
     // Rows of one name, over the borders of parts too: each file gets its own.
     String table = "Background;File name\n" + "#24607A;Buoy\n#C4472D;Mole\n".repeat(4) + ";\n";
     var kept =
         server.putBytes("/api/scenes/" + scene + "/series", table.getBytes(StandardCharsets.UTF_8));
     assertThat(kept.statusCode()).as(text(kept)).isEqualTo(200);
     String export =
-        json("POST", "/api/scenes/" + scene + "/series/files", "{\"files\":[{\"format\":\"gif\"}]}")
+        exports
+            .json(
+                "POST",
+                "/api/scenes/" + scene + "/series/files",
+                "{\"files\":[{\"format\":\"gif\"}]}")
             .getString("id", "");
     assertThat(tries(export)).hasSize(3);
     assertThat(names(export)).hasSize(9).contains("Buoy.gif", "Mole-4.gif", "9-scene.gif");

@@ -1,6 +1,8 @@
 package rovingglyph.lottie;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 
 /**
@@ -30,7 +32,12 @@ final class Matching {
 
   private Matching() {}
 
-  private record Nodes(List<Node> all) implements Things {
+  /**
+   * Nodes with what is asked of each of them for many pairs.
+   *
+   * @param outlines of areas and lines; null for layers
+   */
+  private record Nodes(List<Node> all, List<String> keys, List<BitSet> outlines) implements Things {
     @Override
     public int count() {
       return all.size();
@@ -38,9 +45,13 @@ final class Matching {
 
     @Override
     public boolean alike(int i, Things later, int j) {
-      Node a = all.get(i);
-      Node b = ((Nodes) later).all.get(j);
-      return a.key().equals(b.key()) && (!(a instanceof Node.Drawn c) || c.shares((Node.Drawn) b));
+      Nodes others = (Nodes) later;
+      if (!keys.get(i).equals(others.keys.get(j))) {
+        return false;
+      }
+      BitSet a = outlines.get(i);
+      BitSet b = others.outlines.get(j);
+      return a == null || a.isEmpty() && b.isEmpty() || a.intersects(b);
     }
 
     @Override
@@ -73,7 +84,11 @@ final class Matching {
   }
 
   static Things of(List<Node> nodes) {
-    return new Nodes(nodes);
+    List<BitSet> outlines = new ArrayList<>();
+    for (Node n : nodes) {
+      outlines.add(n instanceof Node.Drawn d ? d.outlines() : null);
+    }
+    return new Nodes(nodes, nodes.stream().map(Node::key).toList(), outlines);
   }
 
   static Things ofShapes(List<Node.Shape> shapes) {

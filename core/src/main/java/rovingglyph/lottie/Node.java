@@ -54,18 +54,8 @@ sealed interface Node {
           + paint.offsets().length;
     }
 
-    /** Whether it has an outline that another has too. */
-    boolean shares(Drawn other) {
-      if (shapes.isEmpty() && other.shapes.isEmpty()) {
-        return true;
-      }
-      BitSet own = outlines();
-      own.and(other.outlines());
-      return !own.isEmpty();
-    }
-
-    /** Their indexes, one higher each. */
-    private BitSet outlines() {
+    /** The indexes of its outlines, one higher each. */
+    BitSet outlines() {
       BitSet out = new BitSet();
       shapes.forEach(s -> out.set(s.outline + 1));
       return out;

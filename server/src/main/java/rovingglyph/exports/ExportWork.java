@@ -97,14 +97,15 @@ class ExportWork {
   void join(UUID id, Progress progress) throws IOException {
     List<Path> files = new ArrayList<>();
     try (KeptBitmaps.Borrowed bitmaps = kept.borrow()) {
-      Making making = making(exports.get(id), bitmaps);
+      ExportStore.Export export = exports.get(id);
+      Making making = making(export, bitmaps);
       for (int number = 1; number <= parts.count(id); number++) {
         Path file = Files.createTempFile("roving-part", making.end());
         files.add(file);
         try (OutputStream out = Files.newOutputStream(file)) {
           exports.write(id, number, out);
         }
-        progress.done(exports.get(id).framesTotal());
+        progress.done(export.framesTotal());
       }
       written(making, file -> making.join(files, file, progress), in -> exports.finish(id, in));
     } finally {

@@ -36,6 +36,7 @@ import rovingglyph.journey.GradientHandles;
 import rovingglyph.journey.Handles;
 import rovingglyph.journey.JourneyChart;
 import rovingglyph.journey.PathMarks;
+import rovingglyph.journey.PlaneMarks;
 import rovingglyph.journey.RideHandle;
 import rovingglyph.motion.Colours;
 import rovingglyph.motion.Timeline;
@@ -563,6 +564,27 @@ public final class CoreBridge {
   @JSExport
   public static double[] footagePixel(String footage, double time, double x, double y) {
     return PinBridge.pixel(prepared, footage, time, x, y);
+  }
+
+  /** See {@link PlaneMarks#map}; empty where neither the item nor what it is in is turned. */
+  @JSExport
+  public static double[] planeMap(String item, double time) {
+    return SpaceBridge.map(prepared, item, time);
+  }
+
+  /**
+   * See {@link PlaneMarks#path}, of words; empty where neither they nor what they are in are
+   * turned.
+   */
+  @JSExport
+  public static double[] planePath(String item, int count, double time) {
+    return SpaceBridge.path(prepared, item, count, time);
+  }
+
+  /** See {@link PlaneMarks#ball}. */
+  @JSExport
+  public static double[] planeBall(String item, double time) {
+    return PlaneMarks.ball(prepared, item, time);
   }
 
   /** See {@link RideHandle#mark}; empty where no path carries the item. */

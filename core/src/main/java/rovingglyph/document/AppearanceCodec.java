@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
+import rovingglyph.scene.Body;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Clip;
 import rovingglyph.scene.Effect;
@@ -20,6 +21,7 @@ import rovingglyph.scene.Item;
 import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Matte;
 import rovingglyph.scene.Pin;
+import rovingglyph.scene.Plane;
 import rovingglyph.schema.DocumentException;
 import rovingglyph.schema.Field;
 import rovingglyph.schema.FieldType;
@@ -111,7 +113,12 @@ public final class AppearanceCodec {
 
   private static final Field<Item, Pin> PIN = PinCodec.pinned((Item i) -> i.properties().pin());
 
-  static final List<Field<Item, ?>> FIELDS = List.of(BLEND, EFFECTS, CLIP, MATTE, RIDE, PIN);
+  private static final Field<Item, PlaneCodec.Document> PLANE =
+      field("plane", Lists.object(PlaneCodec.SCHEMA), PlaneCodec::document)
+          .optional()
+          .about("turned in space");
+
+  static final List<Field<Item, ?>> FIELDS = List.of(BLEND, EFFECTS, CLIP, MATTE, RIDE, PIN, PLANE);
 
   private AppearanceCodec() {}
 
@@ -276,7 +283,7 @@ public final class AppearanceCodec {
   /**
    * The properties with what was read.
    *
-   * @param values to which the numbers of effects, of the clip and of the ride are added
+   * @param values to which the numbers of effects, the clip, the ride and the plane are added
    */
   static ItemProperties of(Values v, ItemProperties p, Map<Channel, AnimatedValue> values) {
     Finish finish = finish(v.fields(), EFFECTS.name(), v.get(EFFECTS));
@@ -289,12 +296,17 @@ public final class AppearanceCodec {
     if (ride != null) {
       values.putAll(ride.values());
     }
+    PlaneCodec.Document plane = v.get(PLANE);
+    if (plane != null) {
+      values.putAll(plane.values());
+    }
     return p.blended(v.get(BLEND))
         .with(finish.effects())
         .clipped(clip == null ? null : clip.clip)
         .measuredBy(v.get(MATTE))
         .carried(ride == null ? null : ride.ride())
-        .pinned(v.get(PIN));
+        .pinned(v.get(PIN))
+        .turned(plane == null ? null : plane.plane());
   }
 
   /** Where an item's document has one of these values, as the end of a JSON path; else null. */
@@ -304,6 +316,12 @@ public final class AppearanceCodec {
     }
     if (Channel.RIDE.contains(channel)) {
       return "." + RIDE.name() + "." + RideCodec.name(channel);
+    }
+    if (Plane.CHANNELS.contains(channel)) {
+      return "." + PLANE.name() + "." + channel.field();
+    }
+    if (Body.CHANNELS.contains(channel)) {
+      return "." + PLANE.name() + "." + PlaneCodec.BODY.name() + "." + channel.field();
     }
     List<Effect> effects = item.properties().effects();
     for (int i = 0; i < effects.size(); i++) {

@@ -9,6 +9,7 @@ import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Plane;
 import rovingglyph.scene.Ride;
 import rovingglyph.scene.Scene;
 import rovingglyph.schema.Fields;
@@ -43,6 +44,11 @@ final class SceneChecks {
       Ride ride = e.item().properties().ride();
       if (ride != null && scene.path(ride.path()) == null) {
         f.problem(e.place() + ".ride.path", "no path has the id \"" + ride.path() + "\"", "");
+      }
+      Plane plane = e.item().properties().plane();
+      if (plane != null && plane.behind() != null && scene.item(plane.behind()) == null) {
+        f.problem(
+            e.place() + ".plane.goesBehind", "no item has the id \"" + plane.behind() + "\"", "");
       }
     }
     for (ItemList.Entry e : entries) {

@@ -27,6 +27,7 @@ public final class Commands {
             Groups.ALL,
             Appearances.ALL,
             Rides.ALL,
+            Planes.ALL,
             CastShadows.ALL,
             ColourFields.ALL,
             Pictures.ALL,

@@ -25,6 +25,9 @@ record CopiedIds(Map<String, String> renamed, Set<String> kept) {
   private static final Map<String, String> HOLDS =
       Map.of("pin", "to", "matte", "item", "follow", "lettering");
 
+  /** Fields that are left out where the item that they name is not there. */
+  private static final Set<String> LOOSE = Set.of("goesBehind");
+
   /** Lists whose objects have ids of their own among themselves. */
   private static final Set<String> OWN_IDS = Set.of("effects");
 
@@ -95,7 +98,8 @@ record CopiedIds(Map<String, String> renamed, Set<String> kept) {
         continue;
       }
       boolean own = name.equals(ID) && !OWN_IDS.contains(list);
-      if (part.isString() && (own || REFERENCES.contains(name) || name.equals(HOLDS.get(list)))) {
+      boolean other = REFERENCES.contains(name) || LOOSE.contains(name);
+      if (part.isString() && (own || other || name.equals(HOLDS.get(list)))) {
         out.add(name, text(part));
       } else {
         out.add(name, renamed(part, name));
@@ -122,6 +126,9 @@ record CopiedIds(Map<String, String> renamed, Set<String> kept) {
   private boolean isLost(String name, JsonValue part) {
     if (name.equals("cue") && part.isString()) {
       return !kept.contains(part.asString());
+    }
+    if (LOOSE.contains(name) && part.isString()) {
+      return !renamed.containsKey(part.asString()) && !kept.contains(part.asString());
     }
     String field = HOLDS.get(name);
     if (field == null || !part.isObject()) {

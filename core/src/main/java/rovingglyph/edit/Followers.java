@@ -157,7 +157,8 @@ final class Followers {
             p.clip(),
             p.matte(),
             p.ride(),
-            p.pin());
+            p.pin(),
+            p.plane());
     Lettering copy = leader.with(own, values);
     return copy.with(copy.letterEffects().with(List.of()));
   }

@@ -271,7 +271,15 @@ final class Reframing {
     if (!c.unit().equals("px")) {
       return Rule.STAYS;
     }
-    return new Rule(k, isOf(c, Effect.GROUND_X) ? map.e() : isOf(c, Effect.GROUND_Y) ? map.f() : 0);
+    return new Rule(k, isAcross(c) ? map.e() : isDown(c) ? map.f() : 0);
+  }
+
+  private static boolean isAcross(Channel c) {
+    return isOf(c, Effect.GROUND_X) || c == Channel.PLANE_X;
+  }
+
+  private static boolean isDown(Channel c) {
+    return isOf(c, Effect.GROUND_Y) || c == Channel.PLANE_Y;
   }
 
   /** Whether a value is a share of the frame, which is another one now. */

@@ -103,6 +103,9 @@ final class TakenApart {
     if (scene.blendsWithin(group)) {
       throw cannot("something in it is blended with what is in it only");
     }
+    if (p.plane() != null) {
+      throw cannot("it is turned in space as one");
+    }
     if (p.ride() != null && p.ride().copies() > 1 && !single) {
       throw cannot("its copies lie over each other as a whole");
     }
@@ -171,6 +174,9 @@ final class TakenApart {
     checkLengths(member, name);
     if (member.properties().ride() != null) {
       throw cannot(name + " rides a path within the group");
+    }
+    if (member.properties().plane() != null) {
+      throw cannot(name + " is turned in space within the group");
     }
     if (member instanceof ForegroundCut) {
       return member;

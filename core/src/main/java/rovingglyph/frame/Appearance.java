@@ -4,7 +4,7 @@ import java.util.List;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
-import rovingglyph.geometry.Projection;
+import rovingglyph.geometry.Space;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.motion.Timeline;
 import rovingglyph.scene.AnimatedValue;
@@ -31,7 +31,7 @@ public final class Appearance {
   private final double alpha;
   private final boolean isolated;
   private final double time;
-  private final Projection map;
+  private final Space map;
   private final Affine near;
   private final double scale;
 
@@ -42,7 +42,7 @@ public final class Appearance {
    * @param near the same in the middle of the item, by which lengths of effects and of a clip go;
    *     of one that {@link #hasLengths} not it does not matter
    */
-  Appearance(Item item, double alpha, boolean isolated, double time, Projection map, Affine near) {
+  Appearance(Item item, double alpha, boolean isolated, double time, Space map, Affine near) {
     this.item = item;
     this.properties = item.properties();
     this.alpha = alpha;
@@ -170,7 +170,7 @@ public final class Appearance {
    * How far the effects of an item paint beyond it at a time, px; a cast shadow's only its blur.
    */
   public static double reach(Item item, double time) {
-    Appearance a = new Appearance(item, 1, false, time, Projection.IDENTITY, Affine.IDENTITY);
+    Appearance a = new Appearance(item, 1, false, time, Space.FLAT, Affine.IDENTITY);
     LayerEffects all = new LayerEffects();
     double cast = 0;
     for (Effect e : effects(item)) {

@@ -2,8 +2,10 @@ package rovingglyph.frame;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Point3;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
 import rovingglyph.type.Outline;
@@ -47,6 +49,42 @@ final class Bend {
       out.add(bent);
     }
     return out;
+  }
+
+  /**
+   * The same in the space of the path's plane.
+   *
+   * @param up the way up of a letter whose path has its left side there
+   */
+  List<List<Point3>> inSpace(Outline outline, double dx, double dy, Function<Point, Point3> up) {
+    List<List<Point3>> out = new ArrayList<>();
+    for (double[] polygon : outline.polygons(Math.max(place.width(), place.height()))) {
+      List<Point3> bent = new ArrayList<>();
+      for (int i = 0; i < polygon.length; i += 2) {
+        bent.add(at(polygon[i] + dx, polygon[i + 1] + dy, 0, up));
+      }
+      out.add(bent);
+    }
+    return out;
+  }
+
+  /**
+   * A point of the letter in the space of the path's plane.
+   *
+   * @param emX from the middle of its advance
+   * @param emY down from its baseline
+   * @param depth px behind its front
+   * @param up the way up of a letter whose path has its left side there
+   */
+  Point3 at(double emX, double emY, double depth, Function<Point, Point3> up) {
+    double x = emX * place.width();
+    double y = emY * place.height();
+    under.at(x * cos - y * sin, spot);
+    Point at = turn.apply(new Point(spot[0], spot[1]));
+    Point ahead = turn.apply(new Point(spot[0] + spot[2], spot[1] + spot[3])).minus(at);
+    Point3 way = up.apply(new Point(ahead.y(), -ahead.x()));
+    Point3 out = Point3.of(at).plus(way.times(shift - (x * sin + y * cos)));
+    return depth == 0 ? out : out.plus(way.cross(Point3.of(ahead)).times(depth));
   }
 
   private void write(double emX, double emY, double[] out, int at) {

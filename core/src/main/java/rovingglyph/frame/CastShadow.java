@@ -2,6 +2,7 @@ package rovingglyph.frame;
 
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Projection;
+import rovingglyph.geometry.Space;
 import rovingglyph.scene.Bitmapped;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Effect;
@@ -43,7 +44,7 @@ public record CastShadow(
 
   /** Paints the item under a map. */
   interface Contents {
-    void paint(Projection map);
+    void paint(Space round);
   }
 
   /** The map of the item to its shadow, in the pixels round it. */
@@ -105,7 +106,7 @@ public record CastShadow(
    * @param map of the groups round the item
    * @param scale of it in the middle of the item
    */
-  void paint(Frame frame, Projection map, double scale, Contents item) {
+  void paint(Frame frame, Space map, double scale, Contents item) {
     frame.push(opacity, BlendMode.NORMAL, LayerEffects.NONE);
     for (int i = 0; i < bands(); i++) {
       BlendMode blend = i == 0 ? BlendMode.NORMAL : BlendMode.PLUS_LIGHTER;

@@ -6,6 +6,7 @@ import java.util.Map;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Projection;
+import rovingglyph.geometry.Space;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.motion.Place;
 import rovingglyph.motion.Timeline;
@@ -37,7 +38,7 @@ public record CutArea(ForegroundCut cut, Item source, Carried carried, PreparedP
 
   /** The map of the path's pixels to those round the item that is cut. */
   public Projection map(double time) {
-    Projection map = carried.first(time);
+    Projection map = carried.first(time).plane();
     if (source instanceof Transformed t) {
       map = map.times(Place.map(t, time));
     }
@@ -78,15 +79,15 @@ public record CutArea(ForegroundCut cut, Item source, Carried carried, PreparedP
   }
 
   /** Paints what tells how much is seen. Where the path is nothing, nothing is. */
-  void paint(Frame frame, Projection round, double time) {
+  void paint(Frame frame, Space round, double time) {
     if (area(time).isEmpty()) {
       return;
     }
-    Projection map = round.times(map(time));
+    Projection map = round.plane().times(map(time));
     Affine near = near(map, time);
     double scale = Math.hypot(near.a(), near.b());
     double blur = value(Channel.CUT_EDGE, time) * scale / Appearance.SOFT_EDGE_DEVIATIONS;
-    frame.mapped(map);
+    frame.mapped(Space.of(map));
     if (blur > 0) {
       frame.push(1, BlendMode.NORMAL, new LayerEffects().blur(blur));
     }
@@ -130,7 +131,8 @@ public record CutArea(ForegroundCut cut, Item source, Carried carried, PreparedP
    */
   boolean touches(double time, Window spot) {
     List<SubPath> area = area(time);
-    return !area.isEmpty() && spot.within(map(time)).touched(Outline.of(area), Affine.IDENTITY);
+    return !area.isEmpty()
+        && spot.within(Space.of(map(time))).touched(Outline.of(area), Affine.IDENTITY);
   }
 
   private double value(Channel c, double time) {

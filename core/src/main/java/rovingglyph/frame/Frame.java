@@ -13,6 +13,7 @@ import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Quadratic;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.Segment;
+import rovingglyph.geometry.Space;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Matte;
@@ -55,6 +56,8 @@ public final class Frame {
   private int size;
   private int entry = -1;
   private int steps;
+  private Space space = Space.FLAT;
+  private Half half = Half.ALL;
   private Projection map = Projection.IDENTITY;
 
   /** The same where it has no perspective, else what is done to points that are projected. */
@@ -85,15 +88,30 @@ public final class Frame {
     this.outlines = outlines;
   }
 
-  /** What follows is given in pixels that this map brings to those of the scene. */
-  void mapped(Projection inner) {
-    map = inner;
-    flat = inner.isFlat() ? inner.flat() : Affine.IDENTITY;
+  /** What follows is given in a space that is seen like this. */
+  void mapped(Space inner) {
+    space = inner;
+    mapped(inner.plane());
   }
 
-  /** The map that was given last. */
-  Projection map() {
-    return map;
+  /** What of the letters of planes is painted from now on. */
+  void halved(Half which) {
+    half = which;
+  }
+
+  Half half() {
+    return half;
+  }
+
+  /** How the space is seen that was given last. */
+  Space space() {
+    return space;
+  }
+
+  /** What follows is given in pixels that this map brings to those of the scene. */
+  private void mapped(Projection inner) {
+    map = inner;
+    flat = inner.isFlat() ? inner.flat() : Affine.IDENTITY;
   }
 
   /** What follows names outlines and pictures of another scene, which begin at these indexes. */

@@ -1,6 +1,8 @@
 package rovingglyph.frame;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntUnaryOperator;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Projection;
@@ -71,6 +73,17 @@ public record FramePaint(
    */
   static FramePaint graded(
       boolean linear, List<Gradient.Stop> stops, Point from, Point to, Affine map, double alpha) {
+    return graded(linear, stops, from, to, Projection.of(map), alpha);
+  }
+
+  /** The same under a map that may have perspective. */
+  static FramePaint graded(
+      boolean linear,
+      List<Gradient.Stop> stops,
+      Point from,
+      Point to,
+      Projection map,
+      double alpha) {
     if (from.equals(to)) {
       Gradient.Stop last = stops.get(stops.size() - 1);
       return plain(last.colour(), alpha * last.opacity() / 100);
@@ -83,11 +96,22 @@ public record FramePaint(
         0,
         -1,
         Bitmapped.STILL,
-        Projection.of(map.times(new Affine(dx, dy, -dy, dx, from.x(), from.y()))),
+        map.times(new Affine(dx, dy, -dy, dx, from.x(), from.y())),
         stops.stream().mapToDouble(s -> s.offset() / 100).toArray(),
         stops.stream().mapToInt(Gradient.Stop::colour).toArray(),
         // A canvas takes 256 opacities of a stop: all painters are given the nearest of these.
         stops.stream().mapToDouble(s -> Math.rint(s.opacity() * 2.55) / 255).toArray());
+  }
+
+  /**
+   * Seen in a light; an image stays as it is.
+   *
+   * @param light what becomes of colours, 0xRRGGBB
+   */
+  FramePaint lit(IntUnaryOperator light) {
+    int[] all = Arrays.stream(colours).map(light).toArray();
+    int plain = kind == Kind.PLAIN ? light.applyAsInt(rgb) : rgb;
+    return new FramePaint(kind, alpha, plain, image, moment, map, offsets, all, opacities);
   }
 
   /** How many numbers a paint takes in a display list. */

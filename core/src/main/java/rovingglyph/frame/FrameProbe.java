@@ -170,7 +170,8 @@ final class FrameProbe implements LandingSolver.Probe {
   public LandingSolver.Reading read(double pathOffset) {
     SeatValues at = values.with(Channel.PATH_OFFSET, pathOffset);
     double moved = pathOffset - values.pathOffset();
-    if (!rows[0].seating.slides()) {
+    // Letters that stand reach out of the plane that their path lies in.
+    if (!rows[0].seating.slides() || lettering.isDeep()) {
       Trail trail = lettering.lettering().letterEffects().trail();
       boolean goesAlong = trail != null && trail.with();
       boolean in =

@@ -2,9 +2,13 @@ package rovingglyph.frame;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Point3;
+import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.Segment;
 import rovingglyph.geometry.SubPath;
@@ -75,8 +79,12 @@ final class GlyphOutlines {
     }
   }
 
-  /** What of it is outlined: in em, or bent in the pixels of its path. */
-  List<Piece> pieces() {
+  boolean isBent() {
+    return bent;
+  }
+
+  /** Its outlines as they are or between two samples of an axis, in em from its middle. */
+  List<Piece> inCard() {
     List<Piece> out = new ArrayList<>();
     List<Cluster.Glyph> glyphs = letter.cluster().glyphs();
     for (int g = 0; g < glyphs.size(); g++) {
@@ -84,16 +92,61 @@ final class GlyphOutlines {
       if (still.subPaths().isEmpty()) {
         continue;
       }
-      if (bent) {
-        out.add(Piece.own(subPaths(g), Affine.IDENTITY));
-      } else if (own()) {
-        Shape s = shape(g);
-        Affine map = Letters.map(place).times(Affine.translate(s.dx, s.dy));
-        out.add(Piece.own(s.outline.subPaths(), map));
-      } else {
-        Affine at = Affine.translate(place.back() + glyphs.get(g).dx(), glyphs.get(g).dy());
-        int index = letter.outlineBase() + glyphs.get(g).outline();
-        out.add(new Piece(index, still.subPaths(), Letters.map(place).times(at)));
+      Shape s = shape(g);
+      Affine at = Affine.translate(s.dx, s.dy);
+      int index = letter.axes().isEmpty() ? letter.outlineBase() + glyphs.get(g).outline() : -1;
+      out.add(new Piece(index, s.outline.subPaths(), at));
+    }
+    return out;
+  }
+
+  /**
+   * Its outlines bent with the path in space.
+   *
+   * @param up the way up of a letter whose path has its left side there
+   * @param turned where the eye sees a point
+   */
+  List<List<Point3>> inSpace(Function<Point, Point3> up, UnaryOperator<Point3> turned) {
+    List<List<Point3>> out = new ArrayList<>();
+    Bend bend = bend();
+    for (int g = 0; g < letter.cluster().glyphs().size(); g++) {
+      Shape s = shape(g);
+      for (List<Point3> polygon : bend.inSpace(s.outline, s.dx, s.dy, up)) {
+        out.add(polygon.stream().map(turned).toList());
+      }
+    }
+    return out;
+  }
+
+  Bend bend() {
+    return new Bend(row, place, turn);
+  }
+
+  /**
+   * Its contours with the ways out of it.
+   *
+   * @param px how large an em is seen
+   */
+  List<LetterBody.GlyphRims> rims(double px, boolean bending) {
+    List<LetterBody.GlyphRims> out = new ArrayList<>();
+    for (int g = 0; g < letter.cluster().glyphs().size(); g++) {
+      Shape s = shape(g);
+      out.add(new LetterBody.GlyphRims(s.outline.rims(px, bending), s.dx, s.dy));
+    }
+    return out;
+  }
+
+  /** What of it is outlined: in em, or bent in the pixels of its path. */
+  List<Piece> pieces() {
+    if (!bent) {
+      Projection map = Projection.of(Letters.map(place));
+      return inCard().stream().map(p -> p.mapped(map)).toList();
+    }
+    List<Piece> out = new ArrayList<>();
+    for (int g = 0; g < letter.cluster().glyphs().size(); g++) {
+      List<SubPath> shape = subPaths(g);
+      if (!shape.isEmpty()) {
+        out.add(Piece.own(shape, Affine.IDENTITY));
       }
     }
     return out;
@@ -131,7 +184,7 @@ final class GlyphOutlines {
 
   private List<double[]> bent(int g) {
     Shape s = shape(g);
-    return new Bend(row, place, turn).polygons(s.outline, s.dx, s.dy);
+    return bend().polygons(s.outline, s.dx, s.dy);
   }
 
   /** The outline of a glyph in em, and where it begins from the middle of the letter's advance. */
@@ -164,7 +217,7 @@ final class GlyphOutlines {
   }
 
   /** A closed polygon as a subpath. */
-  private static SubPath lines(double[] polygon) {
+  static SubPath lines(double[] polygon) {
     List<Segment> out = new ArrayList<>();
     Point last = new Point(polygon[0], polygon[1]);
     for (int i = 2; i < polygon.length; i += 2) {

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import rovingglyph.geometry.Projection;
+import rovingglyph.geometry.Space;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
@@ -13,16 +14,16 @@ import rovingglyph.scene.Scene;
 import rovingglyph.scene.Transformed;
 
 /**
- * What the groups round an item do to it, and the paths that carry them and the item, and what they
- * are pinned to. Of several copies on a path it is the first.
+ * What the groups round an item do to it, and the paths that carry them and the item, what they are
+ * pinned to, and the planes that they lie in. Of several copies on a path it is the first.
  *
  * @param steps from outermost to innermost
  */
 public record GroupTransform(List<Step> steps) {
   /** One map after another; the group is null where there is none. */
   private record Step(Carried carried, Group group) {
-    Projection map(double time) {
-      Projection first = carried.first(time);
+    Space map(double time) {
+      Space first = carried.first(time);
       return group == null ? first : first.times(Place.map(group, time));
     }
 
@@ -63,13 +64,18 @@ public record GroupTransform(List<Step> steps) {
     return new GroupTransform(out);
   }
 
-  /** The map of the item's pixels to those of the frame. */
+  /** The map of the item's pixels to those of the frame, as it lies flat in what it is in. */
   public Projection map(double time) {
-    Projection map = Projection.IDENTITY;
+    return space(time).plane();
+  }
+
+  /** How things in the item's own space are seen in the frame. */
+  public Space space(double time) {
+    Space out = Space.FLAT;
     for (Step s : steps) {
-      map = map.times(s.map(time));
+      out = out.times(s.map(time));
     }
-    return map;
+    return out;
   }
 
   /** Whether that is the same at all times. */

@@ -2,8 +2,8 @@ package rovingglyph.frame;
 
 import java.util.List;
 import rovingglyph.geometry.Affine;
-import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.Space;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Inset;
@@ -21,6 +21,10 @@ import rovingglyph.scene.Scene;
 public record PreparedInset(
     Inset inset, Scene source, PreparedScene shown, int firstOutline, int firstImage)
     implements PreparedItem {
+
+  PreparedInset showing(PreparedScene other) {
+    return new PreparedInset(inset, source, other, firstOutline, firstImage);
+  }
 
   @Override
   public double opacity(double time) {
@@ -71,8 +75,8 @@ public record PreparedInset(
   @Override
   public void paint(Frame list, double time, double alpha, Outlines outlines) {
     outlines.beneath(list, () -> shapes(time), solid());
-    Projection round = list.map();
-    Projection there = round.times(map(time));
+    Space round = list.space();
+    Space there = round.times(map(time));
     PlacedRect frame = new PlacedRect(shown.area(), Affine.IDENTITY);
     // A layer of its own: nothing in it is blended with what is round it.
     list.push(1, BlendMode.NORMAL, LayerEffects.NONE);
@@ -99,7 +103,7 @@ public record PreparedInset(
     }
     SceneHits hits = new SceneHits(shown, within(time));
     return hasBackground()
-        || !hits.topmost(shown.scene().stack(), spot.within(Projection.of(map(time)))).isEmpty();
+        || !hits.topmost(shown.scene().stack(), spot.within(Space.FLAT.times(map(time)))).isEmpty();
   }
 
   /** Whether all of its texts have been shaped. */

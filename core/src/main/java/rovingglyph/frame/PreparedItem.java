@@ -1,6 +1,7 @@
 package rovingglyph.frame;
 
 import java.util.List;
+import rovingglyph.geometry.Space;
 
 /** An item that holds no others, ready to be evaluated at any time in seconds. */
 public interface PreparedItem {
@@ -23,6 +24,21 @@ public interface PreparedItem {
 
   /** What of it is outlined, in the pixels round it. */
   List<ItemShape> shapes(double time);
+
+  /** Whether it is more than a flat picture: parts of it stand in planes of their own. */
+  default boolean isDeep() {
+    return false;
+  }
+
+  /**
+   * What of it is outlined: of one that {@link #isDeep} as it is seen, else as {@link
+   * #shapes(double)} tells it.
+   *
+   * @param space how things in it are seen
+   */
+  default List<ItemShape> shapes(double time, Space space) {
+    return shapes(time);
+  }
 
   /** Whether nothing beneath its shapes is seen through them at any time, but for its opacity. */
   boolean solid();

@@ -8,12 +8,14 @@ import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.Space;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Filling;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Plane;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.Trail;
 import rovingglyph.seat.Letters;
@@ -101,6 +103,10 @@ public record PreparedLettering(
 
   /** The placements of a row with what the groups round it do, in pixels of the frame. */
   public List<Placement> inFrame(RowLayout row) {
+    if (isDeep()) {
+      double time = row.values().time();
+      return inSpace(time, groupTransform.space(time)).places(row, placements(row));
+    }
     Projection groups = groupTransform.map(row.values().time());
     List<Placement> out = new ArrayList<>();
     for (Placement p : placements(row)) {
@@ -122,7 +128,8 @@ public record PreparedLettering(
     return turn(v, v.rotation());
   }
 
-  private Affine turn(SeatValues v, double degrees) {
+  /** A rotation about the centre of its path. */
+  Affine turn(SeatValues v, double degrees) {
     return degrees == 0 ? Affine.IDENTITY : Affine.rotate(Math.toRadians(degrees), centre(v));
   }
 
@@ -187,18 +194,32 @@ public record PreparedLettering(
         || lettering.setting().rules().stream().anyMatch(r -> r.fill() != null);
   }
 
-  /** A letter of a row with ink. */
-  private record Ink(RowLayout row, Placement place, double alpha) {}
-
   @Override
   public List<ItemShape> shapes(double time) {
     return ink(time, opacity(time)).stream().map(this::shape).toList();
   }
 
-  private ItemShape shape(Ink i) {
-    double unit = bent() ? 1 : i.row.size();
-    int letter = i.place.letter();
-    return new ItemShape(ink(i.row, i.place).pieces(), unit, i.alpha, c -> i.row.value(c, letter));
+  @Override
+  public boolean isDeep() {
+    Plane plane = lettering.properties().plane();
+    return plane != null && plane.isDeep();
+  }
+
+  @Override
+  public List<ItemShape> shapes(double time, Space space) {
+    return isDeep() ? inSpace(time, space).shapes(ink(time, opacity(time))) : shapes(time);
+  }
+
+  /** Its letters as they stand in space. */
+  private LettersInSpace inSpace(double time, Space space) {
+    return new LettersInSpace(this, time, space);
+  }
+
+  private ItemShape shape(LetterInk i) {
+    double unit = bent() ? 1 : i.row().size();
+    int letter = i.place().letter();
+    return new ItemShape(
+        ink(i.row(), i.place()).pieces(), unit, i.alpha(), c -> i.row().value(c, letter));
   }
 
   @Override
@@ -223,17 +244,22 @@ public record PreparedLettering(
     return ends.stream().map(map::apply).toList();
   }
 
-  private FramePaint graded(Ink i) {
-    List<Point> ends = gradient(i.row, i.place, i.place);
-    Affine map = bent() ? Affine.IDENTITY : Letters.map(i.place);
+  private FramePaint graded(LetterInk i) {
+    List<Point> ends = gradient(i.row(), i.place(), i.place());
+    Affine map = bent() ? Affine.IDENTITY : Letters.map(i.place());
+    return graded(ends, Projection.of(map), i.alpha());
+  }
+
+  /** The gradient that letters are filled with, between its ends under a map. */
+  FramePaint graded(List<Point> ends, Projection map, double alpha) {
     Filling f = lettering.filling();
     boolean linear = f.kind() == Filling.Kind.LINEAR;
-    return FramePaint.graded(linear, f.stops(), ends.get(0), ends.get(1), map, i.alpha);
+    return FramePaint.graded(linear, f.stops(), ends.get(0), ends.get(1), map, alpha);
   }
 
   /** Whether a letter is filled as the lettering is, not as a rule says. */
-  private boolean isOwn(Ink i) {
-    return i.row.letters().get(i.place.letter()).fill() == null;
+  boolean isOwn(LetterInk i) {
+    return i.row().letters().get(i.place().letter()).fill() == null;
   }
 
   /**
@@ -241,29 +267,48 @@ public record PreparedLettering(
    *
    * @param whole what they are faded by as a whole, which is not in their own alpha
    */
-  private List<Ink> ink(double time, double whole) {
+  List<LetterInk> ink(double time, double whole) {
     return letters(time).stream()
-        .filter(i -> i.alpha > 0)
-        .map(i -> new Ink(i.row, i.place, i.alpha / whole))
+        .filter(i -> i.alpha() > 0)
+        .map(i -> new LetterInk(i.row(), i.place(), i.alpha() / whole, i.number()))
         .toList();
   }
 
   /** All letters that stand somewhere, those that are not revealed too. */
-  private List<Ink> letters(double time) {
-    List<Ink> out = new ArrayList<>();
-    for (RowLayout row : rows(values(time))) {
+  private List<LetterInk> letters(double time) {
+    return letters(rows(values(time)));
+  }
+
+  private List<LetterInk> letters(List<RowLayout> rows) {
+    return printed(rows).stream().filter(i -> i.place().visible()).toList();
+  }
+
+  /** All letters that are no spaces, those too that stand nowhere. */
+  List<LetterInk> printed(List<RowLayout> rows) {
+    List<LetterInk> out = new ArrayList<>();
+    for (RowLayout row : rows) {
       for (Placement p : placements(row)) {
-        if (p.visible() && !row.letters().get(p.letter()).isSpace()) {
-          out.add(new Ink(row, p, p.alpha()));
+        if (!row.letters().get(p.letter()).isSpace()) {
+          out.add(new LetterInk(row, p, p.alpha(), out.size()));
         }
       }
     }
     return out;
   }
 
-  /** The outlines of all letters, those too that are not revealed or have faded away. */
-  List<Piece> pieces(double time) {
-    return letters(time).stream().flatMap(i -> ink(i.row, i.place).pieces().stream()).toList();
+  /**
+   * The outlines of all letters as they are seen, those too that are not revealed or have faded
+   * away.
+   */
+  List<Piece> pieces(double time, Space space) {
+    if (isDeep()) {
+      return inSpace(time, space).pieces(letters(time));
+    }
+    Projection map = space.plane();
+    return letters(time).stream()
+        .flatMap(i -> ink(i.row(), i.place()).pieces().stream())
+        .map(p -> p.mapped(map))
+        .toList();
   }
 
   @Override
@@ -272,29 +317,34 @@ public record PreparedLettering(
     // What is faded as a whole is not faded in its letters, too.
     double whole = opacity == opacity(time) ? 1 : opacity(time);
     Trail trail = lettering.letterEffects().trail();
-    if (trail != null && v.opacity() > 0) {
+    if (trail != null && v.opacity() > 0 && frame.half() != Half.NEAR) {
       for (RowLayout row : rows(v)) {
         TrailLine.paint(frame, trail, row, turn(v), v.opacity() / 100 / whole);
       }
     }
-    List<Ink> all = ink(time, whole);
+    List<LetterInk> all = ink(time, whole);
+    if (isDeep()) {
+      inSpace(time, frame.space()).paint(frame, all, outlines);
+      return;
+    }
     if (outlines.isEmpty()) {
       fill(frame, all);
       return;
     }
     // A letter that fades is one with its outlines. All others lie over the outlines of all.
-    for (Ink i : all) {
+    for (LetterInk i : all) {
       if (isFading(i)) {
-        frame.push(i.alpha, BlendMode.NORMAL, LayerEffects.NONE);
-        outlined(frame, List.of(new Ink(i.row, i.place, 1)), outlines);
+        frame.push(i.alpha(), BlendMode.NORMAL, LayerEffects.NONE);
+        outlined(frame, List.of(i.opaque()), outlines);
         frame.pop();
       }
     }
     outlined(frame, all.stream().filter(i -> !isFading(i)).toList(), outlines);
   }
 
-  private static boolean isFading(Ink i) {
-    return !isWhole(i.alpha);
+  /** Whether something is seen through a letter. */
+  static boolean isFading(LetterInk i) {
+    return !isWhole(i.alpha());
   }
 
   /** Whether nothing is seen through a letter of an opacity. */
@@ -302,17 +352,17 @@ public record PreparedLettering(
     return alpha >= ALL_OF_IT;
   }
 
-  private void outlined(Frame frame, List<Ink> all, Outlines outlines) {
+  private void outlined(Frame frame, List<LetterInk> all, Outlines outlines) {
     List<ItemShape> shapes = all.stream().map(this::shape).toList();
     outlines.beneath(frame, () -> shapes, solid());
     fill(frame, all);
     outlines.over(frame, () -> shapes);
   }
 
-  private void fill(Frame frame, List<Ink> all) {
+  private void fill(Frame frame, List<LetterInk> all) {
     Filling filling = lettering.filling();
-    Ink last = null;
-    for (Ink i : all) {
+    LetterInk last = null;
+    for (LetterInk i : all) {
       boolean own = filling.kind() != Filling.Kind.PLAIN && isOwn(i);
       if (own && filling.kind() == Filling.Kind.NONE) {
         continue;
@@ -323,16 +373,16 @@ public record PreparedLettering(
       } else {
         // Letters bent over themselves run the other way round: in one area they would cancel.
         if (last == null || bent() || !alike(last, i)) {
-          frame.fill(i.place.fill(), i.alpha);
+          frame.fill(i.place().fill(), i.alpha());
         }
         last = i;
       }
-      ink(i.row, i.place).paint(frame);
+      ink(i.row(), i.place()).paint(frame);
     }
   }
 
-  private static boolean alike(Ink a, Ink b) {
-    return a.row == b.row && a.place.fill() == b.place.fill() && a.alpha == b.alpha;
+  private static boolean alike(LetterInk a, LetterInk b) {
+    return a.row() == b.row() && a.place().fill() == b.place().fill() && a.alpha() == b.alpha();
   }
 
   /** The line under a row as path data, empty where there is none; with its rotation if asked. */
@@ -383,6 +433,9 @@ public record PreparedLettering(
   }
 
   private boolean touches(SeatValues v, Window window) {
+    if (isDeep()) {
+      return inSpace(v.time(), window.space()).touches(letters(rows(v)), window);
+    }
     for (RowLayout row : rows(v)) {
       for (Placement p : placements(row)) {
         if (p.visible() && ink(row, p).touches(window)) {
@@ -423,6 +476,6 @@ public record PreparedLettering(
 
   /** A part of the frame as the lettering sees it at the time of the values. */
   Window window(SeatValues v, Rect area) {
-    return new Window(area, groupTransform.map(v.time()));
+    return new Window(area, groupTransform.space(v.time()));
   }
 }

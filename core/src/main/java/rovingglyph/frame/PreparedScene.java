@@ -7,6 +7,7 @@ import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.Space;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
@@ -87,7 +88,7 @@ public record PreparedScene(
    */
   public Frame at(double time, double shutter) {
     Frame frame = new Frame(outlines);
-    new ScenePainting(this, frame, time, shutter).paint(scene.stack(), Projection.IDENTITY);
+    new ScenePainting(this, frame, time, shutter).paint(scene.stack(), Space.FLAT);
     return frame;
   }
 
@@ -101,10 +102,10 @@ public record PreparedScene(
   }
 
   /**
-   * What the footage that it is pinned to and the path that carries it do to each copy of an item
-   * that is seen, in the pixels round it.
+   * What the footage that it is pinned to, the path that carries it and its plane do to each copy
+   * of an item that is seen, in the pixels round it.
    */
-  List<Projection> rides(Item item, double time) {
+  List<Space> rides(Item item, double time) {
     return carried(item).maps(time);
   }
 
@@ -119,6 +120,34 @@ public record PreparedScene(
       return !scene.item(c.source()).hidden();
     }
     return item instanceof Group || items.containsKey(item.id());
+  }
+
+  /**
+   * The display list of a lettering alone with its outlines, in the pixels round it: turned in its
+   * plane, but not where its path or a pin brings it.
+   *
+   * @param half which letters, of those that stand in space
+   * @param opaque whether it is not faded as a whole
+   */
+  public double[] letters(String id, double time, Half half, boolean opaque) {
+    PreparedLettering l = letterings.get(id);
+    Frame frame = new Frame(outlines);
+    frame.mapped(turned(l.lettering(), time));
+    frame.halved(half);
+    Outlines lines = Outlines.of(l.lettering(), time, area());
+    l.paint(frame, time, opaque ? 1 : l.opacity(time), lines);
+    return frame.numbers();
+  }
+
+  /** What the plane of an item does to it, in the pixels round it. */
+  Space turned(Item item, double time) {
+    Turning turning = Turning.of(item);
+    return turning == null ? Space.FLAT : turning.within(Space.FLAT, time);
+  }
+
+  /** How an item lies in its plane, in the pixels round it. */
+  public Projection plane(Item item, double time) {
+    return turned(item, time).plane();
   }
 
   /** The map of the pixels of footage, upright, to those of the frame. */
@@ -150,12 +179,12 @@ public record PreparedScene(
 
   /** What the groups round an item do to it, with the paths that carry them. */
   public Projection round(String id, double time) {
-    return round(id, time, 0);
+    return round(id, time, 0).plane();
   }
 
   /** The same, each at the time of its own shutter. */
-  Projection round(String id, double time, double shutter) {
-    Projection map = Projection.IDENTITY;
+  Space round(String id, double time, double shutter) {
+    Space map = Space.FLAT;
     for (Group g : scene.groupsRound(id)) {
       double at = opened(g, time, shutter);
       map = map.times(carried(g).first(at)).times(Place.map(g, at));
@@ -191,7 +220,7 @@ public record PreparedScene(
   }
 
   /** The same with an item that rides elsewhere. */
-  public Rect box(String id, double time, List<Projection> rides) {
+  Rect box(String id, double time, List<Space> rides) {
     Item item = scene.item(id);
     if (!isPainted(item)) {
       return Rect.EMPTY;
@@ -204,11 +233,16 @@ public record PreparedScene(
     return frame.box();
   }
 
+  /** The box round an item that nothing but its own place moves. */
+  public Rect standing(String id, double time) {
+    return box(id, time, List.of(Space.FLAT));
+  }
+
   /**
    * The same in the pixels of the frame, with what the groups round it and their paths do to it.
    */
   public Rect frameBox(String id, double time) {
-    Projection round = round(id, time);
+    Space round = round(id, time, 0);
     return box(id, time, rides(scene.item(id), time).stream().map(round::times).toList());
   }
 
@@ -235,14 +269,14 @@ public record PreparedScene(
     if (map.isFlat()) {
       return map.flat();
     }
-    Rect box = box(id, time, List.of(Projection.IDENTITY));
+    Rect box = standing(id, time);
     return map.near((box.isEmpty() ? area() : box).centre());
   }
 
   /** The id of the topmost visible item within {@code reach} px of a point; empty if none is. */
   public String itemAt(Point p, double time, double reach) {
     Rect spot = new Rect(p.x() - reach, p.y() - reach, p.x() + reach, p.y() + reach);
-    return new SceneHits(this, time).topmost(scene.stack(), new Window(spot, Projection.IDENTITY));
+    return new SceneHits(this, time).topmost(scene.stack(), new Window(spot, Space.FLAT));
   }
 
   /** With other values of an item that rides. */

@@ -91,7 +91,7 @@ final class RideLandings {
     AnimatedValue offset = offset(item);
     // Cruise and sway stay on top: what lands is the whole.
     double more = Timeline.value(offset, time) - Timeline.keyed(offset, time);
-    Window window = new Window(part, prepared.round(item.id(), time));
+    Window window = new Window(part, prepared.round(item.id(), time, 0));
     SceneHits hits = new SceneHits(prepared, time);
     return at -> {
       Item there = item.with(Channel.RIDE_OFFSET, new AnimatedValue(at + more));

@@ -1,8 +1,9 @@
 package rovingglyph.frame;
 
+import java.util.ArrayList;
 import java.util.List;
 import rovingglyph.geometry.Contour;
-import rovingglyph.geometry.Projection;
+import rovingglyph.geometry.Space;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.Clip;
 import rovingglyph.scene.ForegroundCut;
@@ -28,25 +29,29 @@ final class SceneHits {
    * @param spot as they see it
    */
   String topmost(List<String> ids, Window spot) {
-    for (int i = ids.size() - 1; i >= 0; i--) {
-      Item item = scene.item(ids.get(i));
-      if (item.hidden() || !item.properties().shownAt(time) || isClippedAway(item, spot)) {
+    List<Painted> all = new ArrayList<>();
+    new StackOrder(scene, ids).each((id, half) -> all.add(new Painted(scene.item(id), half)));
+    for (int i = all.size() - 1; i >= 0; i--) {
+      Item item = all.get(i).item;
+      if (!item.properties().shownAt(time) || isClippedAway(item, spot)) {
         continue;
       }
-      for (Projection ride : prepared.rides(item, time)) {
+      for (Space ride : prepared.rides(item, time)) {
         Window there = spot.within(ride);
         if (item instanceof Group g) {
-          String found = topmost(g.members(), there.within(Projection.of(Place.map(g, time))));
+          String found = topmost(g.members(), there.within(Space.FLAT.times(Place.map(g, time))));
           if (!found.isEmpty()) {
             return found;
           }
-        } else if (touchesOnce(item, there)) {
+        } else if (touchesOnce(item, there.halved(all.get(i).half))) {
           return item.id();
         }
       }
     }
     return "";
   }
+
+  private record Painted(Item item, Half half) {}
 
   private boolean isClippedAway(Item item, Window spot) {
     Clip clip = item.properties().clip();
@@ -64,13 +69,13 @@ final class SceneHits {
 
   private boolean touchesOnce(Item item, Window spot) {
     if (item instanceof Group g) {
-      Window within = spot.within(Projection.of(Place.map(g, time)));
+      Window within = spot.within(Space.FLAT.times(Place.map(g, time)));
       return g.members().stream().anyMatch(m -> touches(scene.item(m), within));
     }
     if (item instanceof ForegroundCut c) {
       Item source = scene.item(c.source());
-      Projection back = prepared.round(c.id(), time).inverse();
-      Window there = spot.within(back.times(prepared.round(source.id(), time)));
+      Space back = Space.of(prepared.round(c.id(), time).inverse());
+      Window there = spot.within(back.times(prepared.round(source.id(), time, 0)));
       return prepared.isPainted(c)
           && source.properties().shownAt(time)
           && prepared.cutArea(c).touches(time, there)

@@ -6,6 +6,7 @@ import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.Space;
 import rovingglyph.motion.Place;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Clip;
@@ -39,22 +40,33 @@ final class ScenePainting {
    *
    * @param map of the pixels round them to those of the frame
    */
-  void paint(List<String> ids, Projection map) {
-    for (String id : ids) {
-      if (!scene.item(id).hidden()) {
-        paint(scene.item(id), map);
-      }
-    }
+  void paint(List<String> ids, Space map) {
+    new StackOrder(scene, ids)
+        .each(
+            (id, half) -> {
+              Half outer = frame.half();
+              frame.halved(half);
+              paint(scene.item(id), map);
+              frame.halved(outer);
+            });
   }
 
-  private void paint(Item item, Projection map) {
+  /** Paints an item for another one of which only a half may be painted. */
+  private void wholly(Item item, Space map) {
+    Half outer = frame.half();
+    frame.halved(Half.ALL);
+    paint(item, map);
+    frame.halved(outer);
+  }
+
+  private void paint(Item item, Space map) {
     double at = prepared.opened(item, time, shutter);
     boolean there = item.properties().shownAt(time) && prepared.isPainted(item);
     double opacity = there ? opacity(item, at) : 0;
     if (opacity <= 0) {
       return;
     }
-    List<Projection> rides = prepared.rides(item, at);
+    List<Space> rides = prepared.rides(item, at);
     // As in CSS, what effects make of an item is faded with it.
     boolean whole = rides.size() > 1 || overlaps(item, at) || Appearance.adds(item);
     double alpha = whole ? opacity : 1;
@@ -65,19 +77,20 @@ final class ScenePainting {
             clip(item, at),
             () -> {
               Item by = scene.item(item.properties().matte().item());
-              paint(by, elsewhere(item, by, map));
+              wholly(by, elsewhere(item, by, map));
             },
             round -> {
-              for (Projection ride : rides) {
+              for (Space ride : rides) {
                 contents(item, round.times(ride), at, whole ? 1 : opacity);
               }
             });
   }
 
   /** What lengths of an item's finish go by; in perspective it takes as long as the item itself. */
-  private Affine near(Item item, Projection map, double at) {
-    boolean asked = Appearance.hasLengths(item) && !map.isFlat();
-    return asked ? prepared.near(item.id(), map, at) : map.flat();
+  private Affine near(Item item, Space map, double at) {
+    Projection plane = map.plane();
+    boolean asked = Appearance.hasLengths(item) && !plane.isFlat();
+    return asked ? prepared.near(item.id(), plane, at) : plane.flat();
   }
 
   private double opacity(Item item, double at) {
@@ -101,7 +114,7 @@ final class ScenePainting {
    * @param map of the item's pixels to those of the frame
    * @param opacity what it is painted with, if it is not faded as a whole
    */
-  void contents(Item item, Projection map, double at, double opacity) {
+  void contents(Item item, Space map, double at, double opacity) {
     frame.mapped(map);
     if (item instanceof Group g) {
       outlined(g, map, at, () -> paint(g.members(), map.times(Place.map(g, at))));
@@ -117,7 +130,7 @@ final class ScenePainting {
   }
 
   /** Something with its outlines: of a group they go round each of its members. */
-  private void outlined(Item item, Projection map, double at, Runnable contents) {
+  private void outlined(Item item, Space map, double at, Runnable contents) {
     Outlines outlines = outlines(item, at);
     outlines.beneath(frame, () -> shapes(item, map, at), prepared.solid(item));
     contents.run();
@@ -126,11 +139,11 @@ final class ScenePainting {
   }
 
   /** The item that is cut, once more, and as much of it as lies in the path. */
-  private void cut(ForegroundCut c, Projection map, double at) {
+  private void cut(ForegroundCut c, Space map, double at) {
     Item source = scene.item(c.source());
-    Projection there = elsewhere(c, source, map);
+    Space there = elsewhere(c, source, map);
     frame.push(1, BlendMode.NORMAL, LayerEffects.NONE);
-    paint(source, there);
+    wholly(source, there);
     frame.matte(false);
     prepared.cutArea(c).paint(frame, there, at);
     frame.pop();
@@ -143,16 +156,19 @@ final class ScenePainting {
    *
    * @param map of the pixels round the item, or one copy of it, to those of the frame
    */
-  private Projection elsewhere(Item item, Item other, Projection map) {
-    Projection here = prepared.round(item.id(), time, shutter);
-    Projection there = prepared.round(other.id(), time, shutter);
-    return here.equals(map) ? there : map.times(here.inverse()).times(there);
+  private Space elsewhere(Item item, Item other, Space map) {
+    Space here = prepared.round(item.id(), time, shutter);
+    Space there = prepared.round(other.id(), time, shutter);
+    return here.equals(map)
+        ? there
+        : Space.of(map.plane().times(here.plane().inverse())).times(there);
   }
 
   /** What of a group or a cut is outlined, in the pixels of the item. */
-  private List<ItemShape> shapes(Item item, Projection map, double at) {
+  private List<ItemShape> shapes(Item item, Space map, double at) {
     if (item instanceof ForegroundCut c) {
-      Projection back = map.inverse().times(elsewhere(c, scene.item(c.source()), map));
+      Space source = elsewhere(c, scene.item(c.source()), map);
+      Projection back = map.plane().inverse().times(source.plane());
       return prepared.cutArea(c).shapes(at).stream().map(s -> s.within(back, 1)).toList();
     }
     List<ItemShape> out = new ArrayList<>();
@@ -165,18 +181,26 @@ final class ScenePainting {
         continue;
       }
       double opacity = opacity(member, at);
-      for (Projection ride : prepared.rides(member, at)) {
-        Projection inner = Projection.of(placed).times(ride);
-        shapesOf(member, map.times(inner), at).forEach(s -> out.add(s.within(inner, opacity)));
+      for (Space ride : prepared.rides(member, at)) {
+        Space inner = Space.FLAT.times(placed).times(ride);
+        out.addAll(shapesOf(member, inner, map.times(inner), opacity, at));
       }
     }
     return out;
   }
 
-  /** What of an item is outlined, in the pixels round it. */
-  List<ItemShape> shapesOf(Item item, Projection map, double at) {
+  /**
+   * What of an item is outlined, in the pixels round something that it is in.
+   *
+   * @param inner how things in the item are seen there
+   * @param map the same in the frame
+   * @param opacity of it there
+   */
+  List<ItemShape> shapesOf(Item item, Space inner, Space map, double opacity, double at) {
     PreparedItem plain = prepared.items().get(item.id());
-    return plain == null ? shapes(item, map, at) : plain.shapes(at);
+    List<ItemShape> own = plain == null ? shapes(item, map, at) : plain.shapes(at, inner);
+    Projection rest = plain != null && plain.isDeep() ? Projection.IDENTITY : inner.plane();
+    return own.stream().map(s -> s.within(rest, opacity)).toList();
   }
 
   /** The path that an item is clipped to; null where it is not. */

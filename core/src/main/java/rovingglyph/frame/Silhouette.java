@@ -6,6 +6,7 @@ import java.util.TreeSet;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.ProjectedPath;
 import rovingglyph.geometry.Projection;
+import rovingglyph.geometry.Space;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.geometry.SvgPath;
 import rovingglyph.scene.Animatable;
@@ -32,24 +33,25 @@ public final class Silhouette {
     if (item.hidden() || !item.properties().shownAt(time) || !prepared.isPainted(item)) {
       return "";
     }
-    Projection round = prepared.round(id, time);
+    Space round = prepared.round(id, time, 0);
     List<Contour> out = new ArrayList<>();
-    for (Projection ride : prepared.rides(item, time)) {
-      Projection map = round.times(ride);
-      for (Piece p : pieces(prepared, item, map, time)) {
-        add(out, p, map.times(p.map()));
+    for (Space ride : prepared.rides(item, time)) {
+      for (Piece p : pieces(prepared, item, round.times(ride), time)) {
+        add(out, p, p.map());
       }
     }
     return SvgPath.write(out, 1);
   }
 
-  private static List<Piece> pieces(PreparedScene prepared, Item item, Projection map, double at) {
+  private static List<Piece> pieces(PreparedScene prepared, Item item, Space map, double at) {
     PreparedLettering lettering = prepared.letterings().get(item.id());
     if (lettering != null) {
-      return lettering.pieces(at);
+      return lettering.pieces(at, map);
     }
     ScenePainting painting = new ScenePainting(prepared, new Frame(prepared.outlines()), at, 0);
-    return painting.shapesOf(item, map, at).stream().flatMap(s -> s.pieces().stream()).toList();
+    return painting.shapesOf(item, map, map, 1, at).stream()
+        .flatMap(s -> s.pieces().stream())
+        .toList();
   }
 
   private static void add(List<Contour> out, Piece piece, Projection map) {

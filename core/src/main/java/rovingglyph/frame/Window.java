@@ -7,11 +7,14 @@ import rovingglyph.geometry.Point;
 import rovingglyph.geometry.ProjectedPath;
 import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.Space;
 import rovingglyph.type.Outline;
 
 /** A part of the frame as something in groups sees it. */
 final class Window {
   private final Rect area;
+  private final Space space;
+  private final Half half;
   private final Projection map;
   private final boolean plain;
 
@@ -24,12 +27,18 @@ final class Window {
   private final List<Point> corners;
 
   /**
-   * @param map of the pixels of what looks to those of the frame; without perspective the same in
-   *     all directions
+   * @param space how things in the space of what looks are seen in the frame; without perspective
+   *     and turns the same in all directions
    */
-  Window(Rect area, Projection map) {
+  Window(Rect area, Space space) {
+    this(area, space, Half.ALL);
+  }
+
+  private Window(Rect area, Space space, Half half) {
+    this.half = half;
     this.area = area;
-    this.map = map;
+    this.space = space;
+    this.map = space.plane();
     // Most stand in no group, and landings look thousands of times.
     this.plain = map.equals(Projection.IDENTITY);
     this.near = map.isFlat() ? map.flat() : map.near(map.inverse().apply(area.centre()));
@@ -46,8 +55,23 @@ final class Window {
   }
 
   /** The same as something sees it whose pixels a map takes to those of what looks. */
-  Window within(Projection inner) {
-    return new Window(area, map.times(inner));
+  Window within(Space inner) {
+    return new Window(area, space.times(inner));
+  }
+
+  /** The same for what sees only some of the letters of planes through it. */
+  Window halved(Half which) {
+    return which == half ? this : new Window(area, space, which);
+  }
+
+  /** Which letters of a plane are looked for. */
+  Half half() {
+    return half;
+  }
+
+  /** How things in the space of what looks are seen in the frame. */
+  Space space() {
+    return space;
   }
 
   /** Pixels of the frame per pixel of what looks, in its middle. */

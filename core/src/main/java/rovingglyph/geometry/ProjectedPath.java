@@ -11,17 +11,16 @@ public final class ProjectedPath {
   /** How far from where it belongs a path may be, px. */
   public static final double EXACT = 0.01;
 
-  /** Parts of a curve that is seen in part, each taken as a line. */
-  private static final int PARTS = 64;
-
   /** Halvings of a curve at most. */
   private static final int DEEPEST = 8;
 
   private final Projection map;
+  private final HalfPlane seen;
   private final double tolerance;
 
   private ProjectedPath(Projection map, double tolerance) {
     this.map = map;
+    this.seen = seen(map);
     this.tolerance = tolerance;
   }
 
@@ -40,7 +39,7 @@ public final class ProjectedPath {
   public static List<SubPath> line(SubPath p, Projection map, double tolerance) {
     ProjectedPath out = new ProjectedPath(map, tolerance);
     List<List<Segment>> runs = out.runs(p.segments());
-    boolean whole = runs.size() == 1 && out.seen(p.segments());
+    boolean whole = runs.size() == 1 && out.seen.holds(p.segments());
     return runs.stream().map(r -> new SubPath(out.projected(r), whole && p.closed())).toList();
   }
 
@@ -58,16 +57,17 @@ public final class ProjectedPath {
 
   /** What is seen of a polygon, before it is mapped. */
   static List<Point> seen(List<Point> polygon, Projection map) {
+    HalfPlane front = seen(map);
     List<Point> out = new ArrayList<>();
     for (int i = 0; i < polygon.size(); i++) {
       Point p = polygon.get(i);
       Point next = polygon.get((i + 1) % polygon.size());
-      boolean in = isSeen(p, map);
+      boolean in = front.holds(p);
       if (in) {
         out.add(p);
       }
-      if (in != isSeen(next, map)) {
-        out.add(edge(p, next, map));
+      if (in != front.holds(next)) {
+        out.add(front.edge(p, next));
       }
     }
     return out;
@@ -78,64 +78,14 @@ public final class ProjectedPath {
     return seen(polygon, map).stream().map(map::apply).toList();
   }
 
-  private static boolean isSeen(Point p, Projection map) {
-    return map.weight(p) >= Projection.NEAREST;
-  }
-
-  /** Where a line comes into sight, or goes out of it. */
-  private static Point edge(Point p, Point q, Projection map) {
-    double u = map.weight(p) - Projection.NEAREST;
-    return p.lerp(q, u / (map.weight(p) - map.weight(q)));
+  /** What of the plane is seen. */
+  private static HalfPlane seen(Projection map) {
+    return new HalfPlane(map.g(), map.h(), map.i() - Projection.NEAREST);
   }
 
   /** The parts that are seen, not mapped yet. */
   private List<List<Segment>> runs(List<? extends Segment> segments) {
-    if (seen(segments)) {
-      return segments.isEmpty() ? List.of() : List.of(List.copyOf(segments));
-    }
-    List<List<Segment>> out = new ArrayList<>();
-    boolean open = false;
-    for (Segment s : segments) {
-      int parts = s instanceof Line ? 1 : PARTS;
-      for (int i = 0; i < parts; i++) {
-        Point p = s.point((double) i / parts);
-        Point q = s.point((i + 1.0) / parts);
-        boolean from = isSeen(p, map);
-        boolean to = isSeen(q, map);
-        if (from || to) {
-          if (!open) {
-            out.add(new ArrayList<>());
-          }
-          Point start = from ? p : edge(p, q, map);
-          Point end = to ? q : edge(p, q, map);
-          out.get(out.size() - 1).add(new Line(start, end));
-        }
-        open = to;
-      }
-    }
-    return out;
-  }
-
-  /** Whether all of some segments is seen, with the points that they are bent by. */
-  private boolean seen(List<? extends Segment> segments) {
-    for (Segment s : segments) {
-      for (Point p : hull(s)) {
-        if (!isSeen(p, map)) {
-          return false;
-        }
-      }
-    }
-    return true;
-  }
-
-  private static List<Point> hull(Segment s) {
-    if (s instanceof Cubic c) {
-      return List.of(c.p0(), c.p1(), c.p2(), c.p3());
-    }
-    if (s instanceof Quadratic q) {
-      return List.of(q.p0(), q.p1(), q.p2());
-    }
-    return s instanceof Line ? List.of(s.start(), s.end()) : s.bounds().corners();
+    return seen.runs(segments);
   }
 
   private List<Segment> joined(List<List<Segment>> runs) {

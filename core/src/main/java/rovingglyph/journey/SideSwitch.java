@@ -45,17 +45,21 @@ public final class SideSwitch {
     if (after.track().round() && length > 0) {
       by -= length * Math.rint(by / length);
     }
+    return movedOn(other, by);
+  }
+
+  /** The lettering farther along its path by so many px, its landings where they are. */
+  public static Lettering movedOn(Lettering l, double by) {
     Channel c = Channel.PATH_OFFSET;
-    double step = by;
-    AnimatedValue offset = other.movable(c);
+    AnimatedValue offset = l.movable(c);
     AnimatedValue moved =
         offset
-            .with(c.clamp(offset.base() + step))
+            .with(c.clamp(offset.base() + by))
             .with(
                 offset.keyframes().stream()
-                    .map(k -> k.landing() != null ? k : k.withValue(c.clamp(k.value() + step)))
+                    .map(k -> k.landing() != null ? k : k.withValue(c.clamp(k.value() + by)))
                     .toList());
-    return other.with(c, moved);
+    return l.with(c, moved);
   }
 
   /**

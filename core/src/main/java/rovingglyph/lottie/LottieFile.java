@@ -9,10 +9,14 @@ import rovingglyph.frame.FramePaint;
 import rovingglyph.frame.LayerEffects;
 import rovingglyph.frame.OutlineSteps;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.frame.ThinLetters;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 import rovingglyph.scene.Scene;
+import rovingglyph.strand.FrameTree;
+import rovingglyph.strand.Node;
+import rovingglyph.strand.Strand;
 
 /**
  * Writes a scene as Lottie 1.0 (the specification of the Lottie Animation Community): shape layers
@@ -33,6 +37,9 @@ public final class LottieFile {
 
   /** Numbers of outlines that change which are kept at most, over all samples. */
   private static final long MOST = 25_000_000;
+
+  /** The longest part of a file, letters: players take minutes to read longer ones. */
+  private static final int LONGEST = 40_000_000;
 
   /** Its outlines change too much for a file of reasonable size. */
   public static final class TooMuch extends RuntimeException {}
@@ -80,7 +87,8 @@ public final class LottieFile {
    * @throws TooMuch if it has too many outlines that change
    */
   public static String write(
-      PreparedScene scene, int first, int last, Bitmaps bitmaps, Runnable each) {
+      PreparedScene prepared, int first, int last, Bitmaps bitmaps, Runnable each) {
+    PreparedScene scene = ThinLetters.of(prepared);
     Scene s = scene.scene();
     int perFrame = (int) Math.max(1, Math.ceil(OFTEN / s.rate().perSecond()));
     int frames = last - first + 1;
@@ -152,6 +160,9 @@ public final class LottieFile {
     /** Writes what is in a stack, the highest first. */
     void add(Strand.Stack stack, StringBuilder out) {
       for (int i = stack.all.size() - 1; i >= 0; i--) {
+        if (out.length() > LONGEST) {
+          throw new TooMuch();
+        }
         Strand strand = stack.all.get(i);
         if (strand.nodes.get(0) instanceof Node.Drawn d) {
           if (d.paint().kind() == FramePaint.Kind.IMAGE) {

@@ -6,6 +6,7 @@ import rovingglyph.frame.LineStyle;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Projection;
+import rovingglyph.strand.Node;
 
 /** Paints of areas and lines through time. */
 final class Paints {

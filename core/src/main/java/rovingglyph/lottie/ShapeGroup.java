@@ -7,6 +7,8 @@ import rovingglyph.frame.FramePaint;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
+import rovingglyph.strand.Node;
+import rovingglyph.strand.Strand;
 
 /**
  * The shapes of an area or a line with their paint: a group in the units of the paint, and within

@@ -6,6 +6,8 @@ import com.eclipsesource.json.JsonObject;
 import java.util.List;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Inset;
+import rovingglyph.scene.Seat;
+import rovingglyph.schema.Spelling;
 
 /** The edits that mend what is found. */
 final class Mend {
@@ -47,6 +49,11 @@ final class Mend {
     JsonArray chosen = Json.array().asArray();
     indexes.forEach(chosen::add);
     return value(op, id, channel).add("indexes", chosen);
+  }
+
+  /** Words on the other side of their path. */
+  static JsonObject side(String id, Seat.Side side, double time) {
+    return edit("side").add("item", id).add("side", Spelling.of(side)).add("time", time);
   }
 
   /** Words brought to where they stand upright. */

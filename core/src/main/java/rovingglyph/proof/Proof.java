@@ -78,6 +78,7 @@ public final class Proof {
       checks.add(() -> TypeCheck.of(p));
       checks.add(() -> LandingCheck.of(p.lettering(), Channel.PATH_OFFSET, p.unsolved()));
       checks.add(() -> RestCheck.of(prepared, p));
+      checks.add(() -> DepthCheck.of(prepared, p));
       checks.add(() -> Reading.of(scene, p, prepared.area()));
       checks.add(() -> Travel.of(scene, p, prepared.area()));
     }

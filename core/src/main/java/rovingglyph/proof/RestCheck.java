@@ -8,6 +8,7 @@ import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Plane;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Seat;
 import rovingglyph.seat.RowLayout;
@@ -71,11 +72,18 @@ final class RestCheck {
     check.upright();
     check.inFrame();
     // A ring that is too long lies over itself, and that is told already.
-    if (!overlong || !check.rest.row().contour().closed()) {
+    boolean round = overlong && check.rest.row().contour().closed();
+    // Letters that stand on their path are as far apart as they are on it.
+    if (!round && !check.stands()) {
       check.apart();
     }
     check.seam();
     return check.out;
+  }
+
+  private boolean stands() {
+    Plane plane = l.lettering().properties().plane();
+    return plane != null && plane.stance() != Plane.Stance.FLAT;
   }
 
   private void find(String message) {

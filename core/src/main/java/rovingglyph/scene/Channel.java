@@ -78,6 +78,26 @@ public final class Channel {
   /** Of an item that is carried along a path. */
   public static final List<Channel> RIDE = List.of(RIDE_OFFSET, RIDE_SHIFT, RIDE_GAP);
 
+  public static final Channel TILT = turn("tilt", "Tilt");
+  public static final Channel SWING = turn("swing", "Swing");
+  public static final Channel VIEWING_DISTANCE = px("viewingDistance", "Viewing distance", 10, 1e6);
+  public static final Channel PLANE_X = px("planeX", "Centre of the plane x", -1e6, 1e6);
+  public static final Channel PLANE_Y = px("planeY", "Centre of the plane y", -1e6, 1e6);
+  public static final Channel LEAN = number("lean", "Lean", "\u00b0", -180, 180);
+  public static final Channel BACK_COLOUR =
+      add("backColour", "Colour of backs", "", 0, 0xFFFFFF, Kind.COLOUR);
+
+  public static final Channel THICKNESS = px("thickness", "Thickness", 0, 4000);
+  public static final Channel BEVEL = px("bevel", "Bevel", 0, 1000);
+  public static final Channel SIDE_COLOUR =
+      add("sideColour", "Colour of sides", "", 0, 0xFFFFFF, Kind.COLOUR);
+  public static final Channel LIGHT_FROM = turn("lightFrom", "Light from");
+  public static final Channel LIGHT_HEIGHT =
+      number("lightHeight", "Light height", "\u00b0", -90, 90);
+  public static final Channel AMBIENT = percent("ambient", "Ambient light", 0, 100);
+  public static final Channel WARMTH = percent("warmth", "Light warmth", -100, 100);
+  public static final Channel EDGE_LIGHT = percent("edgeLight", "Edge light", 0, 100);
+
   public static final Channel CUT_EDGE = px("cutEdge", "Soft edge of the cut", 0, 1000);
   public static final Channel GROW = px("grow", "Grow", -1000, 1000);
 
@@ -208,9 +228,13 @@ public final class Channel {
     return kind;
   }
 
-  /** Whether it is of what items of any kind may have: of an effect, the clip or the ride. */
+  /** Whether it is of what items of any kind may have: an effect, the clip, the ride, the plane. */
   public boolean isOfAppearance() {
-    return field.startsWith(EFFECT) || this == SOFT_EDGE || RIDE.contains(this);
+    return field.startsWith(EFFECT)
+        || this == SOFT_EDGE
+        || RIDE.contains(this)
+        || Plane.CHANNELS.contains(this)
+        || Body.CHANNELS.contains(this);
   }
 
   /** Whether it tells how far along a path something is: it may land, and count laps. */

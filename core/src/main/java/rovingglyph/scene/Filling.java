@@ -39,6 +39,17 @@ public record Filling(Kind kind, Across across, List<Gradient.Stop> stops) {
     return kind == Kind.LINEAR || kind == Kind.RADIAL;
   }
 
+  /** The mean of the colours of its stops, each channel by itself, 0xRRGGBB. */
+  public int mean() {
+    int out = 0;
+    for (int shift = 16; shift >= 0; shift -= 8) {
+      int by = shift;
+      double sum = stops.stream().mapToInt(s -> s.colour() >> by & 255).average().orElse(0);
+      out |= (int) Math.round(sum) << shift;
+    }
+    return out;
+  }
+
   /** Whether nothing is seen through it. */
   public boolean isSolid() {
     return kind == Kind.PLAIN || (isGraded() && stops.stream().allMatch(s -> s.opacity() >= 100));

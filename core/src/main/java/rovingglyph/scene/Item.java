@@ -31,7 +31,7 @@ public sealed interface Item extends Animatable
     return properties().locked();
   }
 
-  /** The values of its effects, its clip and its ride, among all that it has. */
+  /** The values of its effects, its clip, its ride and its plane, among all that it has. */
   default List<Channel> appearance() {
     return appearance((e, p) -> true);
   }
@@ -56,6 +56,9 @@ public sealed interface Item extends Animatable
     if (properties().ride() != null) {
       out.addAll(Channel.RIDE);
     }
+    if (properties().plane() != null) {
+      out.addAll(properties().plane().channels());
+    }
     return out;
   }
 
@@ -65,7 +68,9 @@ public sealed interface Item extends Animatable
   @Override
   Item with(Channel channel, AnimatedValue value);
 
-  /** A copy with other properties and values; values for each effect, a clip and a ride. */
+  /**
+   * A copy with other properties and values; values for each effect, a clip, a ride and a plane.
+   */
   Item with(ItemProperties newProperties, Map<Channel, AnimatedValue> newValues);
 
   /** The item with other properties. */

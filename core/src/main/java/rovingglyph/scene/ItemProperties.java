@@ -15,6 +15,7 @@ import java.util.List;
  * @param matte null where no other item says how much of it is seen
  * @param ride null where no path carries it
  * @param pin null where it is not pinned to footage
+ * @param plane null where it is not turned in space
  */
 public record ItemProperties(
     String id,
@@ -28,7 +29,8 @@ public record ItemProperties(
     Clip clip,
     Matte matte,
     Ride ride,
-    Pin pin) {
+    Pin pin,
+    Plane plane) {
 
   /** The most effects of an item. */
   public static final int MOST_EFFECTS = 20;
@@ -50,25 +52,27 @@ public record ItemProperties(
         null,
         null,
         null,
+        null,
         null);
   }
 
   /** The same with other times; from must be less than to. */
   public ItemProperties shown(double from, double to) {
     return new ItemProperties(
-        id, name, from, to, hidden, locked, blend, effects, clip, matte, ride, pin);
+        id, name, from, to, hidden, locked, blend, effects, clip, matte, ride, pin, plane);
   }
 
   /** The same hidden or not, locked or not. */
   public ItemProperties flagged(boolean newHidden, boolean newLocked) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, newHidden, newLocked, blend, effects, clip, matte, ride, pin);
+        id, name, shownFrom, shownTo, newHidden, newLocked, blend, effects, clip, matte, ride, pin,
+        plane);
   }
 
   /** The same with another blend mode. */
   public ItemProperties blended(BlendMode mode) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, mode, effects, clip, matte, ride, pin);
+        id, name, shownFrom, shownTo, hidden, locked, mode, effects, clip, matte, ride, pin, plane);
   }
 
   /** The same with other effects. */
@@ -85,7 +89,8 @@ public record ItemProperties(
         clip,
         matte,
         ride,
-        pin);
+        pin,
+        plane);
   }
 
   /** The effect with an id; null if it has none. */
@@ -96,25 +101,36 @@ public record ItemProperties(
   /** Clipped, or with null not clipped. */
   public ItemProperties clipped(Clip newClip) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, blend, effects, newClip, matte, ride, pin);
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, newClip, matte, ride, pin,
+        plane);
   }
 
   /** Measured by another item, or with null by none. */
   public ItemProperties measuredBy(Matte newMatte) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, newMatte, ride, pin);
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, newMatte, ride, pin,
+        plane);
   }
 
   /** Carried along by a path, or with null by none. */
   public ItemProperties carried(Ride newRide) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, matte, newRide, pin);
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, matte, newRide, pin,
+        plane);
   }
 
   /** Pinned to footage, or with null not. */
   public ItemProperties pinned(Pin newPin) {
     return new ItemProperties(
-        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, matte, ride, newPin);
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, matte, ride, newPin,
+        plane);
+  }
+
+  /** Turned in space, or with null not. */
+  public ItemProperties turned(Plane newPlane) {
+    return new ItemProperties(
+        id, name, shownFrom, shownTo, hidden, locked, blend, effects, clip, matte, ride, pin,
+        newPlane);
   }
 
   /** Whether the item is there at a time in seconds. */

@@ -315,6 +315,12 @@ public record Scene(
       }
     }
     for (Item i : out.items.values()) {
+      Plane plane = i.properties().plane();
+      if (plane != null && plane.behind() != null && item(plane.behind()) == null) {
+        out = out.withItem(i.with(i.properties().turned(plane.behind(null)), i.values()));
+      }
+    }
+    for (Item i : out.items.values()) {
       if (isLost(i.properties().pin())) {
         out = out.withItem(i.with(i.properties().pinned(null), i.values()));
       }

@@ -1,6 +1,7 @@
 package rovingglyph.seat;
 
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Plane;
 import rovingglyph.scene.Seat;
 import rovingglyph.scene.Typesetting;
 import rovingglyph.setting.SetText;
@@ -55,7 +56,7 @@ record AvailableSpan(
     AvailableSpan on(double rulerSize) {
       Seat seat = lettering.seat();
       double height =
-          seat.evenSpacing()
+          seat.evenSpacing() && lies()
               ? v.baselineShift() + rulerSize * (text.xHeight() / 2 + text.lift())
               : 0;
       Ruler ruler = track.ruler(height);
@@ -70,6 +71,12 @@ record AvailableSpan(
       // What is shared out is less than one more repeat, unless not as many are made as fit.
       boolean fewer = repeats && unit > 0 && room - total >= unit;
       return fitted(ruler, start, room, row, total, lap, fewer);
+    }
+
+    /** Whether letters lie along their path: those that stand on it do not spread over it. */
+    private boolean lies() {
+      Plane plane = lettering.properties().plane();
+      return plane == null || plane.stance() == Plane.Stance.FLAT;
     }
 
     private SetText.Row row(Seat seat, double room, boolean lap) {

@@ -36,6 +36,12 @@ public record Placement(
         letter, distance, newAt, angle + turn, width, height, advance, back, fill, alpha, visible);
   }
 
+  /** The letter not seen. */
+  public Placement gone() {
+    return new Placement(
+        letter, distance, at, angle, width, height, advance, back, fill, alpha, false);
+  }
+
   /** Looked at larger; the distance stays the path's own. */
   public Placement scaled(double k) {
     return new Placement(

@@ -392,6 +392,22 @@ public final class RowLayout {
     return looks.slip(i) * room.ruler().stretch();
   }
 
+  /**
+   * Where a letter stands on its path, without what shifts it off that.
+   *
+   * @param tangent unit tangent of the path there
+   */
+  public record Foot(Point at, Point tangent) {}
+
+  /** Where a letter stands on its path. */
+  public Foot foot(int i) {
+    if (middles == null) {
+      lay();
+    }
+    Track.Spot spot = track.at(room.ruler().distance(measured(i)));
+    return new Foot(spot.point(), spot.tangent());
+  }
+
   /** The places of a track under one letter that is bent. */
   public final class Under {
     private final double middle;

@@ -8,6 +8,7 @@ import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Line;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.Rim;
 import rovingglyph.geometry.Segment;
 import rovingglyph.geometry.SubPath;
 import rovingglyph.geometry.SvgPath;
@@ -24,6 +25,8 @@ public final class Outline {
   private List<List<Point>> coarse;
   // Replaced as a whole, so that several threads can read it.
   private volatile Map<Integer, List<double[]>> bySize = Map.of();
+  private volatile Map<Integer, List<Rim>> rims = Map.of();
+  private volatile Map<Integer, List<Rim>> bendingRims = Map.of();
 
   private Outline(String data, List<SubPath> subPaths) {
     this.data = data;
@@ -105,13 +108,44 @@ public final class Outline {
    * upper one is given.
    */
   public List<double[]> polygons(double px) {
-    int half = (int) Math.ceil(2 * Math.log(Math.max(px, 1)) / Math.log(2));
+    int half = half(px);
     List<double[]> made = bySize.get(half);
     if (made == null) {
-      made = forBending(Math.pow(2, half / 2.0));
+      made = forBending(size(half));
       Map<Integer, List<double[]>> more = new HashMap<>(bySize);
       more.put(half, made);
       bySize = more;
+    }
+    return made;
+  }
+
+  private static int half(double px) {
+    return (int) Math.ceil(2 * Math.log(Math.max(px, 1)) / Math.log(2));
+  }
+
+  private static double size(int half) {
+    return Math.pow(2, half / 2.0);
+  }
+
+  /**
+   * Its contours with the ways out of it, for a size in px; see {@link Rim#of}. Kept as the
+   * polygons are.
+   *
+   * @param bending whether they will be bent along the baseline
+   */
+  public List<Rim> rims(double px, boolean bending) {
+    int half = half(px);
+    Map<Integer, List<Rim>> kept = bending ? bendingRims : rims;
+    List<Rim> made = kept.get(half);
+    if (made == null) {
+      made = Rim.of(subPaths, size(half), bending);
+      Map<Integer, List<Rim>> more = new HashMap<>(kept);
+      more.put(half, made);
+      if (bending) {
+        bendingRims = more;
+      } else {
+        rims = more;
+      }
     }
     return made;
   }
@@ -122,11 +156,7 @@ public final class Outline {
       List<Point> points = new ArrayList<>();
       points.add(p.segments().get(0).start());
       for (Segment s : p.segments()) {
-        // A chord over du is off by |second| du^2 / 8, a level line of length l by l^2 / 8r.
-        double flat = s instanceof Line ? 0 : s.secondDerivative(0.5).length() * px;
-        double along = (s.end().x() - s.start().x()) * px;
-        double off = (flat + along * along / Math.max(px * 0.7, 1)) / 8;
-        int parts = Math.min(Math.max((int) Math.ceil(Math.sqrt(off / 0.05)), 1), 60);
+        int parts = Rim.parts(s, px, true);
         for (int i = 1; i <= parts; i++) {
           points.add(s.point((double) i / parts));
         }

@@ -9,6 +9,7 @@ import java.util.function.DoubleUnaryOperator;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.Appearance;
 import rovingglyph.frame.CutArea;
+import rovingglyph.frame.Half;
 import rovingglyph.frame.Outlines;
 import rovingglyph.frame.PreparedColourField;
 import rovingglyph.frame.PreparedFilledPath;
@@ -16,6 +17,9 @@ import rovingglyph.frame.PreparedInset;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedPicture;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.frame.StackOrder;
+import rovingglyph.frame.StandingLetters;
+import rovingglyph.frame.ThinLetters;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Rect;
@@ -63,6 +67,9 @@ public final class AnimatedSvg {
   private final Set<String> fadedAsWhole = new HashSet<>();
 
   private int written;
+
+  /** Which letters of a plane are written at present. */
+  private Half half = Half.ALL;
 
   /** What shapes are written in at present, and px of one of those that they stand in. */
   private Ink ink = Ink.PLAIN;
@@ -148,7 +155,8 @@ public final class AnimatedSvg {
   }
 
   static Written written(PreparedScene prepared, Bitmaps bitmaps) {
-    AnimatedSvg out = new AnimatedSvg(prepared, bitmaps);
+    // Nothing in SVG turns sides with their letters.
+    AnimatedSvg out = new AnimatedSvg(ThinLetters.of(prepared), bitmaps);
     out.build();
     return new Written(out.prefix, out.style.toString(), out.body.toString(), out.bitmaps);
   }
@@ -183,7 +191,13 @@ public final class AnimatedSvg {
   }
 
   private void items(List<String> ids) {
-    ids.stream().map(scene::item).filter(i -> !i.hidden()).forEach(this::item);
+    new StackOrder(scene, ids)
+        .each(
+            (id, part) -> {
+              half = part;
+              item(scene.item(id));
+              half = Half.ALL;
+            });
   }
 
   private void item(Item item) {
@@ -230,8 +244,16 @@ public final class AnimatedSvg {
     // What is filtered for an inverted one is to stand in the pixels of the frame.
     String between =
         matte.inverted() ? "<g filter=\"url(#" + AppearanceSvg.amount(name) + ")\">\n" : "";
-    String by = captured(() -> item(scene.item(matte.item())));
+    String by = captured(() -> wholly(scene.item(matte.item())));
     return places.elsewhere(name, item, matte.item(), between, by);
+  }
+
+  /** Writes an item for another one of which only a half may be written. */
+  private void wholly(Item item) {
+    Half outer = half;
+    half = Half.ALL;
+    item(item);
+    half = outer;
   }
 
   private String captured(Runnable writes) {
@@ -259,6 +281,10 @@ public final class AnimatedSvg {
       Ink pen = new Ink(item, effects.get(i), name + "-o" + i, clock, motions);
       body.append(pen.gradient(new Rect(0, 0, scene.width(), scene.height())));
       inks.add(pen);
+    }
+    if (isDeep(item)) {
+      // Its display lists have its outlines.
+      return written(name, item, Ink.PLAIN);
     }
     if (item instanceof Lettering || inks.isEmpty()) {
       outlines = inks;
@@ -442,7 +468,7 @@ public final class AnimatedSvg {
       body.append(AppearanceSvg.EVERYWHERE + ">")
           .append(places.area(mask, c, shape))
           .append("</mask>\n");
-      String source = captured(() -> item(scene.item(c.source())));
+      String source = captured(() -> wholly(scene.item(c.source())));
       body.append("<g mask=\"url(#" + mask + ")\">\n");
       body.append(places.elsewhere(name + "-source", c, c.source(), "", source)).append("</g>\n");
     }
@@ -514,7 +540,35 @@ public final class AnimatedSvg {
     return item instanceof Group g && scene.blendsWithin(g);
   }
 
+  private boolean isDeep(Item item) {
+    PreparedLettering l = prepared.letterings().get(item.id());
+    return l != null && l.isDeep();
+  }
+
+  /** Letters that stand in space. */
+  private void deep(String name, PreparedLettering l) {
+    boolean opaque = fadedAsWhole.contains(name);
+    Half part = half;
+    String id = l.lettering().id();
+    String letters =
+        ink.isPlain() && StandingLetters.areRigid(l)
+            ? new StandingSvg(clock, motions)
+                .write(new StandingLetters(prepared, id), part, !opaque)
+            : null;
+    if (letters == null) {
+      letters =
+          new StrandSvg(prepared, clock, motions, name)
+              .write(t -> prepared.letters(id, t, part, opaque));
+    }
+    String line = ink.isPlain() ? "" : ink.attributes() + ink.measured(unit);
+    body.append("<g class=\"" + name + "\"" + line + ">\n").append(letters).append("</g>\n");
+  }
+
   private void lettering(String name, PreparedLettering l) {
+    if (l.isDeep()) {
+      deep(name, l);
+      return;
+    }
     List<String> animations = new ArrayList<>();
     AnimatedValue rotation = l.lettering().movable(Channel.ROTATION);
     AnimatedValue opacity = l.lettering().movable(Channel.OPACITY);

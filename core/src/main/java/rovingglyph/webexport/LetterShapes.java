@@ -2,6 +2,9 @@ package rovingglyph.webexport;
 
 import java.util.ArrayList;
 import java.util.List;
+import rovingglyph.frame.FrameReader;
+import rovingglyph.frame.PathStep;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Arc;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Cubic;
@@ -19,6 +22,10 @@ final class LetterShapes {
   private static final double LINE = 2e30;
   private static final double QUADRATIC = 3e30;
   private static final double CUBIC = 4e30;
+  private static final double CLOSE = 5e30;
+
+  /** Of the steps of display lists, in their order. */
+  private static final double[] COMMANDS = {MOVE, LINE, QUADRATIC, CUBIC};
 
   private LetterShapes() {}
 
@@ -29,6 +36,32 @@ final class LetterShapes {
       put(out, MOVE, p.segments().get(0).start());
       p.segments().forEach(s -> put(out, s));
     }
+    return out.stream().mapToDouble(Double::doubleValue).toArray();
+  }
+
+  /**
+   * The same of steps as they lie in a display list, under a map.
+   *
+   * @param closes whether it matters which of them are closed
+   */
+  static double[] steps(double[] steps, Affine map, boolean closes) {
+    List<Double> out = new ArrayList<>();
+    FrameReader.steps(
+        steps,
+        (step, n, at) -> {
+          if (step == PathStep.CLOSE) {
+            if (closes) {
+              out.add(CLOSE);
+            }
+            return;
+          }
+          out.add(COMMANDS[step.ordinal()]);
+          for (int i = 0; i < step.numbers(); i += 2) {
+            Point p = map.apply(new Point(n[at + i], n[at + i + 1]));
+            out.add(p.x());
+            out.add(p.y());
+          }
+        });
     return out.stream().mapToDouble(Double::doubleValue).toArray();
   }
 
@@ -158,6 +191,24 @@ final class LetterShapes {
       last = word;
     }
     return out.append(out.length() > 0 ? "z" : "").toString();
+  }
+
+  /** The same of lines that are closed only where it says so, with steps that are not relative. */
+  static String openData(double[] numbers, double units) {
+    StringBuilder out = new StringBuilder();
+    for (int i = 0; i < numbers.length; ) {
+      double command = numbers[i++];
+      if (command == CLOSE) {
+        out.append('z');
+        continue;
+      }
+      int points = command == CUBIC ? 3 : command == QUADRATIC ? 2 : 1;
+      out.append(command == MOVE ? 'M' : command == LINE ? 'L' : command == QUADRATIC ? 'Q' : 'C');
+      for (int k = 0; k < 2 * points; k++, i++) {
+        number(out, Math.round(numbers[i] * units), k == 0);
+      }
+    }
+    return out.toString();
   }
 
   /** A sign is separation enough. */

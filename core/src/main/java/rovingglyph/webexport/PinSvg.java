@@ -1,6 +1,6 @@
 package rovingglyph.webexport;
 
-import java.util.List;
+import java.util.function.DoubleFunction;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Decimal;
@@ -11,7 +11,7 @@ import rovingglyph.scene.Item;
 import rovingglyph.scene.Scene;
 
 /**
- * An item that is pinned to footage, as a group that moves as what is followed there does. SVG has
+ * An item that is pinned to footage or turned in space, as a group that moves as that does. SVG has
  * no perspective, but CSS has for what stands in a page: so what is seen in perspective stands in
  * an {@code <svg>} within a {@code <foreignObject>}.
  */
@@ -30,10 +30,22 @@ final class PinSvg {
   /** Whether it is seen in perspective at any time. */
   private final boolean deep;
 
+  private final String what;
+  private final DoubleFunction<Projection> map;
+
   /**
-   * @param item one that is pinned
+   * @param what tells this of other maps of the item
+   * @param map what moves the item, at a time of the scene
    */
-  PinSvg(PreparedScene prepared, SvgClock clock, Item item, SharedMotions motions) {
+  PinSvg(
+      PreparedScene prepared,
+      SvgClock clock,
+      Item item,
+      SharedMotions motions,
+      String what,
+      DoubleFunction<Projection> map) {
+    this.what = what;
+    this.map = map;
     this.prepared = prepared;
     this.clock = clock;
     this.item = item;
@@ -43,8 +55,8 @@ final class PinSvg {
     boolean perspective = false;
     for (int i = 0; i < scene.frameCount(); i++) {
       double t = scene.rate().timeOf(i);
-      all = all.union(prepared.box(item.id(), t, List.of(Projection.IDENTITY)));
-      perspective |= !prepared.pinned(item, t).isFlat();
+      all = all.union(prepared.standing(item.id(), t));
+      perspective |= !map.apply(t).isFlat();
     }
     this.deep = perspective;
     this.box = all.isEmpty() ? prepared.area() : all;
@@ -64,7 +76,7 @@ final class PinSvg {
             ? declared(track.states()[0], back)
             : "animation:"
                 + motions.animation(
-                    "pin " + item.id() + back, track, TOLERANCE, s -> declared(s, back));
+                    what + " " + item.id() + back, track, TOLERANCE, s -> declared(s, back));
     return deep ? seen(style) : "<g style=\"" + style + "\">\n";
   }
 
@@ -92,7 +104,7 @@ final class PinSvg {
    * scales across and down.
    */
   private double[] state(double time, double[] last) {
-    Affine m = prepared.pinned(item, time).flat();
+    Affine m = map.apply(time).flat();
     double across = Math.hypot(m.a(), m.b());
     double degrees = Math.toDegrees(Math.atan2(m.b(), m.a()));
     degrees += 360 * Math.rint((last[0] - degrees) / 360);
@@ -105,7 +117,7 @@ final class PinSvg {
 
   /** What it does in perspective: the numbers of a {@link Projection}. */
   private double[] numbers(double time) {
-    Projection m = prepared.pinned(item, time);
+    Projection m = map.apply(time);
     return new double[] {m.a(), m.b(), m.c(), m.d(), m.e(), m.f(), m.g(), m.h(), m.i()};
   }
 

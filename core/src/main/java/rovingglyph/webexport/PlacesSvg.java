@@ -11,6 +11,8 @@ import rovingglyph.motion.Place;
 import rovingglyph.scene.ForegroundCut;
 import rovingglyph.scene.Group;
 import rovingglyph.scene.Item;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Plane;
 import rovingglyph.scene.Scene;
 import rovingglyph.scene.Transformed;
 
@@ -30,10 +32,13 @@ final class PlacesSvg {
     this.motions = motions;
   }
 
-  /** What an item is, where what it is pinned to and the path that carries it bring it. */
+  /**
+   * What an item is, where what it is pinned to, the path that carries it and its plane bring it.
+   */
   String carried(Item item, String contents) {
+    String turned = isTurned(item) ? closed(turned(item, false), contents) : contents;
     String out =
-        copies(item) == 0 ? contents : new RideSvg(prepared, clock, item, motions).write(contents);
+        copies(item) == 0 ? turned : new RideSvg(prepared, clock, item, motions).write(turned);
     return isPinned(item) ? closed(pinned(item, false), out) : out;
   }
 
@@ -42,7 +47,19 @@ final class PlacesSvg {
   }
 
   private String pinned(Item item, boolean back) {
-    return new PinSvg(prepared, clock, item, motions).begin(back);
+    return new PinSvg(prepared, clock, item, motions, "pin", t -> prepared.pinned(item, t))
+        .begin(back);
+  }
+
+  /** Whether it lies in a plane as one flat picture: letters that stand in it are so already. */
+  private static boolean isTurned(Item item) {
+    Plane plane = item.properties().plane();
+    return plane != null && !(item instanceof Lettering && plane.isDeep());
+  }
+
+  private String turned(Item item, boolean back) {
+    return new PinSvg(prepared, clock, item, motions, "plane", t -> prepared.plane(item, t))
+        .begin(back);
   }
 
   /** Begins the groups of what moves an item besides its own place, or undoes that. */
@@ -50,7 +67,8 @@ final class PlacesSvg {
     String pin = isPinned(item) ? pinned(item, back) : "";
     String ride =
         copies(item) > 0 ? new RideSvg(prepared, clock, item, motions).begin(0, back) : "";
-    return back ? ride + pin : pin + ride;
+    String plane = isTurned(item) ? turned(item, back) : "";
+    return back ? plane + ride + pin : pin + ride + plane;
   }
 
   /** How many of it are carried along a path; 0 where none carries it. */

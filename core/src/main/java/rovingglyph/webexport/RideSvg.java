@@ -1,11 +1,9 @@
 package rovingglyph.webexport;
 
-import java.util.List;
 import rovingglyph.frame.Carriage;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
-import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Scene;
@@ -37,7 +35,7 @@ final class RideSvg {
     this.from = item.properties().ride().point();
     double farthest = 1;
     for (int i = 0; i < scene.frameCount(); i++) {
-      Rect box = prepared.box(item.id(), scene.rate().timeOf(i), List.of(Projection.IDENTITY));
+      Rect box = prepared.standing(item.id(), scene.rate().timeOf(i));
       if (!box.isEmpty()) {
         double x = Math.max(Math.abs(box.left() - from.x()), Math.abs(box.right() - from.x()));
         double y = Math.max(Math.abs(box.top() - from.y()), Math.abs(box.bottom() - from.y()));

@@ -2,8 +2,10 @@ package rovingglyph.webexport;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import rovingglyph.geometry.Decimal;
 
@@ -21,11 +23,24 @@ final class SharedMotions {
   private final StringBuilder style;
   private final String prefix;
   private final Map<String, List<Rule>> families = new HashMap<>();
+  private final Set<String> written = new HashSet<>();
   private int count;
 
   SharedMotions(StringBuilder style, String prefix) {
     this.style = style;
     this.prefix = prefix;
+  }
+
+  /** What names of the file begin with. */
+  String prefix() {
+    return prefix;
+  }
+
+  /** Adds rules to the style sheet unless they are there. */
+  void rules(String rules) {
+    if (written.add(rules)) {
+      style.append(rules);
+    }
   }
 
   /**

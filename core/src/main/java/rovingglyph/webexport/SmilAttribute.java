@@ -70,7 +70,12 @@ final class SmilAttribute {
       Track.Gap gap,
       double tolerance,
       Function<double[], String> write) {
-    Track track = clock.samples(source, gap, tolerance);
+    return track(name, clock.samples(source, gap, tolerance), tolerance, write);
+  }
+
+  /** An attribute by its samples. */
+  SmilAttribute track(
+      String name, Track track, double tolerance, Function<double[], String> write) {
     String first = write.apply(track.states()[0]);
     attributes.append(' ').append(name).append("=\"").append(first).append('"');
     if (track.still(tolerance / 100)) {

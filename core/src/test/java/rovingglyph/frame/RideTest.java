@@ -15,8 +15,8 @@ import rovingglyph.document.SceneCodec;
 import rovingglyph.edit.SceneEdits;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
-import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
+import rovingglyph.geometry.Space;
 import rovingglyph.journey.RideHandle;
 import rovingglyph.proof.Finding;
 import rovingglyph.proof.LoopCheck;
@@ -181,7 +181,7 @@ class RideTest {
   }
 
   private static boolean shown(PreparedScene p) {
-    Window frame = new Window(p.area(), Projection.IDENTITY);
+    Window frame = new Window(p.area(), Space.FLAT);
     return new SceneHits(p, 0).touches(p.scene().item("it"), frame);
   }
 

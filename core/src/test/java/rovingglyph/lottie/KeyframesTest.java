@@ -8,7 +8,6 @@ import com.eclipsesource.json.JsonArray;
 import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import rovingglyph.geometry.Affine;
@@ -215,16 +214,5 @@ class KeyframesTest {
     assertThat(open.corners()).isEqualTo(is.corners() + 1);
     assertThat(Arrays.copyOfRange(open.numbers(), open.numbers().length - 6, open.numbers().length))
         .startsWith(0.0, 0.0);
-  }
-
-  @Test
-  void whatEntersAndLeavesIsNotTakenForItsNeighbour() {
-    Node.Shape[] row = new Node.Shape[6];
-    Arrays.setAll(row, i -> new Node.Shape(1, Affine.translate(100 * i, 0), null));
-    Node.Shape[] moved = new Node.Shape[6];
-    Arrays.setAll(moved, i -> new Node.Shape(1, Affine.translate(100 * i + 95, 0), null));
-    // All of one letter: the first has left, and one has come at the end.
-    assertThat(Matching.match(Matching.ofShapes(List.of(row)), Matching.ofShapes(List.of(moved))))
-        .containsExactly(1, 2, 3, 4, 5, -1);
   }
 }

@@ -1,4 +1,4 @@
-package rovingglyph.lottie;
+package rovingglyph.strand;
 
 import java.util.BitSet;
 import java.util.List;
@@ -8,7 +8,7 @@ import rovingglyph.frame.LineStyle;
 import rovingglyph.geometry.Affine;
 
 /** What is painted at one time: an area or a line, or a layer with what is in it. */
-sealed interface Node {
+public sealed interface Node {
   /** What two nodes have in common that may be the same thing at two times. */
   String key();
 

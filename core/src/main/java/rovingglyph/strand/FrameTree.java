@@ -1,4 +1,4 @@
-package rovingglyph.lottie;
+package rovingglyph.strand;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -12,7 +12,7 @@ import rovingglyph.geometry.Affine;
 import rovingglyph.scene.BlendMode;
 
 /** Reads a display list into a tree. A clip is a layer that its area measures. */
-final class FrameTree implements FrameSink {
+public final class FrameTree implements FrameSink {
   /** What is open at present: a layer or what measures it. */
   private static final class Level {
     final List<Node> nodes = new ArrayList<>();
@@ -34,7 +34,7 @@ final class FrameTree implements FrameSink {
   }
 
   /** All of a frame, back to front. */
-  static List<Node> read(double[] numbers) {
+  public static List<Node> read(double[] numbers) {
     FrameTree tree = new FrameTree();
     FrameReader.read(numbers, tree);
     return tree.levels.get(0).nodes;

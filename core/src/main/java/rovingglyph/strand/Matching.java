@@ -1,4 +1,4 @@
-package rovingglyph.lottie;
+package rovingglyph.strand;
 
 import java.util.ArrayList;
 import java.util.Arrays;

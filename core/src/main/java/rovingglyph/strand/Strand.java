@@ -1,18 +1,18 @@
-package rovingglyph.lottie;
+package rovingglyph.strand;
 
 import java.util.ArrayList;
 import java.util.List;
 
 /** One thing through the time in which it is painted, sample by sample. */
-final class Strand {
+public final class Strand {
   /** Things above each other, the lowest first, all that there ever are. */
-  static final class Stack {
-    final List<Strand> all = new ArrayList<>();
+  public static final class Stack {
+    public final List<Strand> all = new ArrayList<>();
     private List<Strand> present = new ArrayList<>();
     private List<Node> nodes = List.of();
 
     /** Goes on with what is painted at the next sample. */
-    void add(int sample, List<Node> next) {
+    public void add(int sample, List<Node> next) {
       int[] same = Matching.match(Matching.of(nodes), Matching.of(next));
       List<Strand> now = new ArrayList<>();
       int at = 0;
@@ -34,9 +34,9 @@ final class Strand {
   }
 
   /** A shape of an area through the samples of its strand; null where it is not there. */
-  static final class ShapeStrand {
-    final int outline;
-    final List<Node.Shape> shapes = new ArrayList<>();
+  public static final class ShapeStrand {
+    public final int outline;
+    public final List<Node.Shape> shapes = new ArrayList<>();
 
     ShapeStrand(int outline, int absent) {
       this.outline = outline;
@@ -47,18 +47,18 @@ final class Strand {
   }
 
   /** The first sample. */
-  final int from;
+  public final int from;
 
-  final List<Node> nodes = new ArrayList<>();
+  public final List<Node> nodes = new ArrayList<>();
 
   /** Of an area or a line. */
-  final List<ShapeStrand> shapes = new ArrayList<>();
+  public final List<ShapeStrand> shapes = new ArrayList<>();
 
   /** Of a layer. */
-  final Stack content = new Stack();
+  public final Stack content = new Stack();
 
   /** Of what measures a layer. */
-  final Stack measure = new Stack();
+  public final Stack measure = new Stack();
 
   private List<ShapeStrand> present = new ArrayList<>();
 
@@ -68,7 +68,7 @@ final class Strand {
   }
 
   /** The sample after the last. */
-  int to() {
+  public int to() {
     return from + nodes.size();
   }
 

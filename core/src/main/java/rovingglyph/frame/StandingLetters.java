@@ -1,0 +1,106 @@
+package rovingglyph.frame;
+
+import java.util.ArrayList;
+import java.util.List;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.HalfPlane;
+import rovingglyph.geometry.Projection;
+import rovingglyph.geometry.SubPath;
+import rovingglyph.scene.Filling;
+import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Seat;
+
+/**
+ * The letters of a lettering that stand in space, each as one rigid thing, in the pixels round the
+ * lettering: turned in its plane, but not where its path or a pin brings it.
+ */
+public final class StandingLetters {
+  private final PreparedScene scene;
+  private final PreparedLettering lettering;
+
+  /**
+   * @param id of a lettering that has a plane
+   */
+  public StandingLetters(PreparedScene scene, String id) {
+    this.scene = scene;
+    this.lettering = scene.letterings().get(id);
+  }
+
+  /** Whether letters stand each in a plane of its own, all in plain colours and without lines. */
+  public static boolean areRigid(PreparedLettering l) {
+    Lettering own = l.lettering();
+    return l.isDeep()
+        && !ThinLetters.isThick(own)
+        && own.seat().method() == Seat.GlyphMethod.RIGID
+        && own.filling().kind() == Filling.Kind.PLAIN
+        && own.letterEffects().trail() == null
+        && Outlines.effects(own).isEmpty();
+  }
+
+  /**
+   * A letter with an outline, whether it is seen or not.
+   *
+   * @param number of it among all letters that are no spaces
+   * @param map of its em, from the middle of its advance on its baseline
+   * @param outline in em
+   * @param isBack whether it is turned away from the eye
+   * @param seen whether anything of it is
+   */
+  public record Letter(
+      int number,
+      Projection map,
+      List<SubPath> outline,
+      int rgb,
+      double alpha,
+      boolean isBack,
+      boolean seen) {}
+
+  /**
+   * A part of a letter that is painted.
+   *
+   * @param letter its number, see {@link Letter}
+   * @param cut what is left of it, in em; null for all
+   */
+  public record Part(int letter, HalfPlane cut) {}
+
+  /** All letters with outlines, in the order of the rows and of the text. */
+  public List<Letter> letters(double time) {
+    LettersInSpace standing = standing(time);
+    List<Letter> out = new ArrayList<>();
+    for (Card c : standing.all(lettering.printed(lettering.rows(lettering.values(time))))) {
+      List<SubPath> outline = new ArrayList<>();
+      for (Card.Part p : c.pieces()) {
+        Affine at = p.piece().map().flat();
+        for (SubPath s : p.piece().subPaths()) {
+          outline.add(
+              new SubPath(s.segments().stream().map(e -> e.mapped(at)).toList(), s.closed()));
+        }
+      }
+      LetterInk ink = c.ink();
+      boolean seen = ink.place().visible() && ink.alpha() > 0 && standing.isSeen(c);
+      Projection map = c.map(scene.turned(lettering.lettering(), time));
+      out.add(
+          new Letter(ink.number(), map, outline, standing.lit(c), ink.alpha(), c.isBack(), seen));
+    }
+    return out;
+  }
+
+  private LettersInSpace standing(double time) {
+    return new LettersInSpace(lettering, time, scene.turned(lettering.lettering(), time));
+  }
+
+  /**
+   * What is painted, back to front; null where letters cut each other, so that there are parts
+   * without an end.
+   */
+  public List<Part> parts(double time, Half half) {
+    List<Part> out = new ArrayList<>();
+    for (Card c : standing(time).ordered(lettering.ink(time, 1), half)) {
+      if (c.cuts().size() > (half == Half.ALL ? 0 : 1)) {
+        return null;
+      }
+      out.add(new Part(c.ink().number(), c.cuts().isEmpty() ? null : c.half(c.cuts().get(0))));
+    }
+    return out;
+  }
+}

@@ -50,6 +50,11 @@ public class CoreBench {
   private final PreparedLettering evenly = lettering("\"evenSpacing\":true,");
   private final PreparedScene bent =
       Preparation.prepare(SceneCodec.read(document(1000, "\"method\":\"bent\",")), SHAPER);
+  private final PreparedScene standing =
+      Preparation.prepare(SceneCodec.read(ring(200, "")), SHAPER);
+  private final PreparedScene thick =
+      Preparation.prepare(
+          SceneCodec.read(ring(200, ",\"body\":{\"thickness\":12,\"bevel\":1.5}")), SHAPER);
   private double t;
   private int texts;
 
@@ -73,6 +78,18 @@ public class CoreBench {
              {"time":3,"value":0,"landing":"at-rest"},
              {"time":6,"value":900,"landing":"out-after"}]}}}]}"""
         .formatted(text, seat);
+  }
+
+  private static String ring(int letters, String body) {
+    String text = "kitesandstringsaloft".repeat(letters / 20);
+    return """
+        {"format":"roving-glyph-scene","version":2,"width":1920,"height":1080,"rate":"25","length":6,
+         "paths":[{"id":"p","kind":"circle","x":960,"y":540,"radius":420}],
+         "items":[{"id":"l","kind":"lettering","text":"%s","path":"p","face":"league-spartan",
+           "size":22,"seat":{"side":"right","fit":"spread","pathOffset":{"keyframes":[
+             {"time":0,"value":0},{"time":6,"value":2639}]}},
+           "plane":{"stance":"standing","tilt":74,"planeX":960,"planeY":540%s}}]}"""
+        .formatted(text, body);
   }
 
   private double next() {
@@ -108,6 +125,18 @@ public class CoreBench {
   @Benchmark
   public double[] bendThousandGlyphs() {
     return bent.at(next()).numbers();
+  }
+
+  /** A frame of letters that stand on a ring in space, in order. Goal: below 6000 microseconds. */
+  @Benchmark
+  public double[] standTwoHundredLetters() {
+    return standing.at(next()).numbers();
+  }
+
+  /** The same with thickness and bevel, lit. Goal: below 6000 microseconds. */
+  @Benchmark
+  public double[] standTwoHundredThickLetters() {
+    return thick.at(next()).numbers();
   }
 
   /** A text that has not been shaped before. Goal: below 50,000 microseconds. */

@@ -36,7 +36,9 @@ class DemoProject implements SmartInitializingSingleton {
           "pennant-line",
           "night-market-sign",
           "over-the-dune",
-          "harbour-morning");
+          "harbour-morning",
+          "windsock-hoop",
+          "lighthouse-carousel");
 
   /** Scenes that show others, which they name by their files here. */
   private static final List<String> SHOWING = List.of("pier-screens");

@@ -81,6 +81,9 @@ final class LottieFormat implements ExportFormat {
               + String.join("; ", unsaid)
               + ".");
     }
+    if (Unsaid.isThick(scene)) {
+      notes.add(SvgFormat.THIN);
+    }
     if (Unsaid.isBlended(scene)) {
       notes.add("Some players leave out blend modes.");
     }

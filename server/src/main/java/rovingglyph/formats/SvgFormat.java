@@ -56,6 +56,11 @@ final class SvgFormat implements ExportFormat {
     return notes(scene);
   }
 
+  /** What is told of thick letters where they cannot be moved. */
+  static final String THIN =
+      "Letters are without their thickness: only their fronts and backs are there, in the same light."
+          + " Choose a video or frames to have it.";
+
   /** What no SVG can show; null if there is nothing. */
   static String notes(Scene scene) {
     List<String> notes = new ArrayList<>();
@@ -65,7 +70,16 @@ final class SvgFormat implements ExportFormat {
               + " of it. Choose a video or frames to have it.");
     }
     if (Unsaid.hasPerspective(scene)) {
-      notes.add("What is pinned to four corners is seen in browsers only.");
+      notes.add(
+          "What is pinned to four corners or lies in a turned plane is seen in browsers only.");
+    }
+    if (Unsaid.isThick(scene)) {
+      notes.add(THIN);
+    }
+    if (Unsaid.isTurnedTwice(scene)) {
+      notes.add(
+          "What is turned within something turned, and what is turned and another item is seen"
+              + " through or cut from, is not as on the stage. Choose a video or frames to have it.");
     }
     return notes.isEmpty() ? null : String.join(" ", notes);
   }

@@ -71,6 +71,14 @@ class PartsTest {
         .single();
   }
 
+  /** They go right after an export is said to have ended. */
+  private void awaitNothingLeft(String export) throws InterruptedException {
+    for (int i = 0; left(export) > 0; i++) {
+      assertThat(i).as("parts are left of one that has ended").isLessThan(200);
+      Thread.sleep(50);
+    }
+  }
+
   private int running(String export) {
     return jdbc.sql(
             "select count(*)::int from export_part where export_id = ? and frames_done > 0"
@@ -113,7 +121,7 @@ class PartsTest {
     assertThat(tries.values().stream().filter(n -> n == 2)).hasSize(1);
     assertThat(state(export).getInt("framesDone", 0)).isEqualTo(1500);
     assertThat(names(export)).hasSize(1500);
-    assertThat(left(export)).isZero();
+    awaitNothingLeft(export);
   }
 
   @Test
@@ -126,10 +134,7 @@ class PartsTest {
     assertThat(state(small).getString("state", "")).isEqualTo("done");
     assertThat(state(export).getInt("framesDone", 0)).isLessThan(1000);
     server.send("DELETE", "/api/exports/" + export, null);
-    for (int i = 0; left(export) > 0; i++) {
-      assertThat(i).as("what is left of a cancelled one").isLessThan(200);
-      Thread.sleep(50);
-    }
+    awaitNothingLeft(export);
     assertThat(state(export).getString("state", "")).isEqualTo("cancelled");
   }
 
@@ -145,10 +150,7 @@ class PartsTest {
     assertThat(state(export).getString("state", "")).isEqualTo("failed");
     assertThat(state(export).getString("message", "")).contains("Part 4", "3 times");
     assertThat(tries(exports.export(exports.sceneOf(160, 90, 0.4), "png"))).isEmpty();
-    for (int i = 0; left(export) > 0; i++) {
-      assertThat(i).as("what is left of one that failed").isLessThan(200);
-      Thread.sleep(50);
-    }
+    awaitNothingLeft(export);
   }
 
   @Test
@@ -165,7 +167,7 @@ class PartsTest {
     assertThat(tries(id.toString())).hasSize(2);
     assertThat(state(id.toString()).getString("state", "")).isEqualTo("done");
     assertThat(state(id.toString()).getInt("framesDone", 0)).isEqualTo(500);
-    assertThat(left(id.toString())).isZero();
+    awaitNothingLeft(id.toString());
   }
 
   @Test
@@ -185,6 +187,6 @@ class PartsTest {
             .getString("id", "");
     assertThat(tries(export)).hasSize(3);
     assertThat(names(export)).hasSize(9).contains("Buoy.gif", "Mole-4.gif", "9-scene.gif");
-    assertThat(left(export)).isZero();
+    awaitNothingLeft(export);
   }
 }

@@ -3,6 +3,7 @@
  * build from the tables of the core; here are names for parts of them.
  */
 import type * as doc from './generated/document';
+import type { PlaneEdit } from './generated/edits';
 
 export {
   plainBlur,
@@ -79,6 +80,9 @@ export type LandingName = NonNullable<doc.Keyframe['landing']>;
 export type Fit = NonNullable<doc.Seat['fit']>;
 export type RuleBy = doc.LetterRule['by'];
 export type BlendMode = NonNullable<doc.ItemProperties['blendMode']>;
+
+/** A ready way to turn the plane of an item. */
+export type PlaneView = NonNullable<PlaneEdit['view']>;
 
 export type RecipeKind = doc.Recipe['kind'];
 

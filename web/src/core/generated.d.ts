@@ -49,6 +49,9 @@ declare module '*/generated/core.js' {
   export function followedUntil(pin: string, moment: number, on: boolean): number;
   export function firstSeen(item: string, moment: number): number;
   export function footagePixel(footage: string, time: number, x: number, y: number): Float64Array;
+  export function planeMap(item: string, time: number): Float64Array;
+  export function planePath(item: string, count: number, time: number): Float64Array;
+  export function planeBall(item: string, time: number): Float64Array;
   export function rideMark(item: string, time: number): Float64Array;
   export function dragRide(item: string, time: number, x: number, y: number): Float64Array;
   export function gradientEnds(item: string, time: number): Float64Array;

@@ -4,6 +4,30 @@ import { useEditor } from '../state/editor';
 import { letteringOf } from '../state/items';
 import type { Scale } from './scale';
 
+/** So many parts of a path are told apart by how near they are. */
+const NEARS = 60;
+
+/** Where a path that is turned in space is in front, and where it is at the back. */
+function Nearness({ near, length, scale }: { near: number[]; length: number; scale: Scale }) {
+  const step = length / NEARS;
+  return (
+    <g data-testid="nearness">
+      <title>Dark where the path is in front, light where it is at the back</title>
+      {near.slice(0, -1).map((n, i) => (
+        <rect
+          key={i}
+          x={scale.x(i * step)}
+          y={17}
+          width={scale.x((i + 1) * step) - scale.x(i * step) + 0.5}
+          height={4}
+          className="fill-teal"
+          opacity={Math.round((0.08 + 0.82 * ((n + near[i + 1]!) / 2)) * 100) / 100}
+        />
+      ))}
+    </g>
+  );
+}
+
 /** The path laid straight, with the lettering on it as it stands at the playhead. */
 export function Unrolled({ id, scale }: { id: string; scale: Scale }) {
   const time = useEditor((s) => s.time);
@@ -11,6 +35,13 @@ export function Unrolled({ id, scale }: { id: string; scale: Scale }) {
   const doc = useEditor((s) => s.doc);
   const length = scale.length ?? 0;
   const band = useMemo(() => (shown > 0 ? core.band(id, time) : []), [id, time, shown]);
+  const reversed = letteringOf(doc, id)?.seat.side === 'right';
+  // How near every part of a path is that is turned in space, in reading direction.
+  const near = useMemo(() => {
+    const points = shown > 0 ? core.planePath(id, NEARS, time) : new Float64Array();
+    const all = Array.from({ length: Math.floor(points.length / 3) }, (_, i) => points[3 * i + 2]!);
+    return reversed ? all.reverse() : all;
+  }, [id, time, shown, reversed]);
   const text = letteringOf(doc, id)?.text.replace(/\n/g, ' ') ?? '';
   const [from, to] = useMemo(
     () =>
@@ -84,6 +115,7 @@ export function Unrolled({ id, scale }: { id: string; scale: Scale }) {
             {text}
           </text>
         </svg>
+        {near.length > 0 && <Nearness near={near} length={length} scale={scale} />}
         <line
           x1={scale.left}
           x2={scale.right}

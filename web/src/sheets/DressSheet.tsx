@@ -21,6 +21,8 @@ import { Check } from '../ui/Check';
 import { ColourField } from '../ui/ColourField';
 import { MovableField } from '../ui/MovableField';
 import { CutForward, CutSection } from './dress/CutSection';
+import { DepthFold } from './dress/DepthFold';
+import { ThicknessFold } from './dress/ThicknessFold';
 import { DrawingSection } from './dress/DrawingSection';
 import { FieldSection } from './dress/FieldSection';
 import { FilledPathSection } from './dress/FilledPathSection';
@@ -73,6 +75,8 @@ export function DressSheet() {
       {item && (lettering || placed || filled || cut) && (
         <>
           <FinishSection key={`${item.id} finish`} item={item} />
+          <DepthFold key={`${item.id} depth`} item={item} />
+          <ThicknessFold key={`${item.id} thickness`} item={item} />
           <MeetsSection key={`${item.id} meets`} item={item} />
         </>
       )}

@@ -13,7 +13,8 @@ import {
   placedOf,
 } from '../state/items';
 import { usePins } from '../state/pins';
-import { sceneCoordinates } from './coordinates';
+import { BallHandle } from './BallHandle';
+import { sceneCoordinates, type ToScene } from './coordinates';
 import { DrawingLayer } from './DrawingLayer';
 import { OtherPaths, PathLines, useLine } from './PathLines';
 import { OtherTimes } from './OtherTimes';
@@ -21,8 +22,10 @@ import { EffectHandles } from './EffectHandles';
 import { GradientHandles } from './GradientHandles';
 import { Guides } from './Guides';
 import { PinMarks } from './PinMarks';
+import { backThrough, putThrough } from './perspective';
 import { PictureHandles } from './PictureHandles';
 import { PlaceHandles } from './PlaceHandles';
+import { PlanePath } from './PlanePath';
 import { PointHandles } from './PointHandles';
 import { RideHandle } from './RideHandle';
 import { SeatHandles } from './SeatHandles';
@@ -43,7 +46,7 @@ export function Overlay({ frame: { left, top, scale } }: { frame: Standing }) {
   const [points, setPoints] = useState<SVGGElement | null>(null);
   const toFrame = useMemo(() => sceneCoordinates(svg), []);
   // What stands in groups is edited where they bring it.
-  const toScene = useMemo(() => sceneCoordinates(within), []);
+  const toWithin = useMemo(() => sceneCoordinates(within), []);
   const toRound = useMemo(() => sceneCoordinates(round), []);
   const doc = useEditor((s) => s.doc);
   const paths = useEditor((s) => s.summary?.paths);
@@ -71,7 +74,14 @@ export function Overlay({ frame: { left, top, scale } }: { frame: Standing }) {
       : core.roundTransform(id, time),
   );
   const roundTransform = useTransform(selected ?? undefined, core.roundTransform);
-  const inner = unit / Math.hypot(groupTransform[0] ?? 1, groupTransform[1] ?? 0);
+  // What is turned in space is seen in perspective: its handles lie in the pixels of the frame.
+  const planeMap = usePlaneMap(turned && !drawing ? on?.id : undefined);
+  const put = useMemo(() => (planeMap ? putThrough(planeMap) : undefined), [planeMap]);
+  const toScene = useMemo<ToScene>(
+    () => (planeMap ? (e) => backThrough(planeMap, ...toFrame(e)) : toWithin),
+    [planeMap, toFrame, toWithin],
+  );
+  const inner = planeMap ? unit : unit / Math.hypot(groupTransform[0] ?? 1, groupTransform[1] ?? 0);
   useEffect(() => snapThrough(groupTransform), [groupTransform]);
   // A path that holds to footage is edited where it stands by itself.
   const away = useEditor(
@@ -81,7 +91,7 @@ export function Overlay({ frame: { left, top, scale } }: { frame: Standing }) {
   const pinOpen = usePins((s) => s.open);
   const film = tab === 'dress' ? footageOf(doc, selected) : undefined;
   const marks = !drawing && film && !film.locked && film.pins?.some((p) => p.id === pinOpen);
-  const matrix = `matrix(${groupTransform.join(' ')})`;
+  const matrix = planeMap ? undefined : `matrix(${groupTransform.join(' ')})`;
   const { press, pressTwice, menu, pointsBox, itemsBox } = usePress({
     unit,
     inner,
@@ -129,7 +139,11 @@ export function Overlay({ frame: { left, top, scale } }: { frame: Standing }) {
               data-testid="rest-dimmed"
             />
           )}
-          <PathLines path={path} unit={inner} toScene={toScene} />
+          {planeMap && on ? (
+            <PlanePath id={on.id} unit={unit} />
+          ) : (
+            <PathLines path={path} unit={inner} toScene={toScene} />
+          )}
           {free && tab === 'path' && !withPoints && (
             <>
               <PathGrip path={path} unit={inner} toScene={toScene} line={line} />
@@ -147,7 +161,13 @@ export function Overlay({ frame: { left, top, scale } }: { frame: Standing }) {
             />
           )}
           {seats && (tab === 'words' || tab === 'seat' || tab === 'move') && (
-            <SeatHandles id={lettering.id} stops={tab !== 'words'} unit={inner} toScene={toScene} />
+            <SeatHandles
+              id={lettering.id}
+              stops={tab !== 'words'}
+              unit={inner}
+              toScene={toScene}
+              {...(put ? { put } : {})}
+            />
           )}
           {places && bitmappedOf(doc, placed.id) && (
             <PictureHandles id={placed.id} unit={inner} toScene={toScene} toRound={toRound} />
@@ -170,6 +190,7 @@ export function Overlay({ frame: { left, top, scale } }: { frame: Standing }) {
           {dressed && <EffectHandles item={dressed} unit={outer} toScene={toRound} />}
           {rides && !placed && <RideHandle id={rides.id} unit={outer} toRound={toRound} />}
         </g>
+        {dressed?.plane && <BallHandle id={dressed.id} unit={unit} toFrame={toFrame} />}
         <Marquee box={itemsBox} unit={unit} />
         {marks && <PinMarks footage={film} unit={unit} toFrame={toFrame} />}
         <SnapLines width={doc.width} height={doc.height} unit={unit} />
@@ -196,6 +217,17 @@ function useTransform(
     item && s.shown > 0 && s.summary?.items[item] ? of(item, s.time).join(' ') : '1 0 0 1 0 0',
   );
   return useMemo(() => numbers.split(' ').map(Number), [numbers]);
+}
+
+/** The map of words in space to the frame at the playhead; undefined where they are not turned. */
+function usePlaneMap(item: string | undefined): Float64Array | undefined {
+  const numbers = useEditor((s) =>
+    item && s.shown > 0 && s.summary?.items[item] ? core.planeMap(item, s.time).join(' ') : '',
+  );
+  return useMemo(
+    () => (numbers ? new Float64Array(numbers.split(' ').map(Number)) : undefined),
+    [numbers],
+  );
 }
 
 function Marquee({ box, unit }: { box: Box | null; unit: number }) {

@@ -5,6 +5,7 @@ import { useEditor } from '../state/editor';
 import { changeLettering, setValue } from '../state/values';
 import { letteringOf } from '../state/items';
 import type { ToScene } from './coordinates';
+import type { Put } from './perspective';
 import { drag } from './drag';
 import { puckDrag } from './itemDrags';
 import { puckTold } from './PuckHint';
@@ -15,14 +16,24 @@ interface SeatProps {
   stops: boolean;
   unit: number;
   toScene: ToScene;
+  /** Where points of the path are seen; as they are where it is left out. */
+  put?: Put;
 }
 
+const asIs: Put = (x, y, angle = 0) => [x, y, angle];
+
 /** The puck, the handle of the baseline shift, the two margin stops, and the seam's. */
-export function SeatHandles({ id, stops, unit, toScene }: SeatProps) {
+export function SeatHandles({ id, stops, unit, toScene, put = asIs }: SeatProps) {
   const time = useEditor((s) => s.time);
   const shown = useEditor((s) => s.shown);
   const round = useEditor((s) => s.summary?.items[id]?.comesRound ?? false);
-  const spots = useMemo(() => (shown > 0 ? core.handles(id, time) : []), [id, time, shown]);
+  const spots = useMemo(() => {
+    const at = shown > 0 ? core.handles(id, time) : new Float64Array();
+    // In triples of a place and an angle.
+    return Array.from({ length: Math.floor(at.length / 3) }, (_, i) =>
+      put(at[3 * i]!, at[3 * i + 1]!, at[3 * i + 2]),
+    ).flat();
+  }, [id, time, shown, put]);
   if (spots.length < 15) return null;
 
   const puck = (e: React.PointerEvent) =>

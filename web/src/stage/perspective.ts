@@ -39,6 +39,30 @@ export function mapNear(m: Float64Array, x: number, y: number): Six {
   return [ax, bx, cx, dx, toX - ax * x - cx * y, toY - bx * x - dx * y];
 }
 
+/** Where a map takes a point and a direction there, in degrees. */
+export type Put = (x: number, y: number, angle?: number) => [x: number, y: number, angle: number];
+
+/** Points and directions under a map in perspective. */
+export function putThrough(m: Float64Array): Put {
+  return (x, y, angle = 0) => {
+    const [a, b, c, d, e, f] = mapNear(m, x, y);
+    const turn = (angle * Math.PI) / 180;
+    const [ux, uy] = [Math.cos(turn), Math.sin(turn)];
+    const toAngle = (Math.atan2(b * ux + d * uy, a * ux + c * uy) * 180) / Math.PI;
+    return [a * x + c * y + e, b * x + d * y + f, toAngle];
+  };
+}
+
+/** The point that a map in perspective takes to another; that itself where the map is edge on. */
+export function backThrough(m: Float64Array, x: number, y: number): [number, number] {
+  const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0, g = 0, h = 0, i = 1] = m;
+  const p = new DOMMatrix([a, b, 0, g, c, d, 0, h, 0, 0, 1, 0, e, f, 0, i])
+    .inverse()
+    .transformPoint(new DOMPoint(x, y));
+  const to: [number, number] = [p.x / p.w, p.y / p.w];
+  return to.every(Number.isFinite) ? to : [x, y];
+}
+
 /**
  * Cuts a part of a canvas into tiles in each of which a map in perspective is nearly one without.
  *

@@ -21,13 +21,17 @@ import rovingglyph.formats.ExportFormats;
 import rovingglyph.formats.ExportOptions;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.frame.ThinLetters;
 import rovingglyph.render.Images;
 import rovingglyph.render.Progress;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Blur;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Drawing;
 import rovingglyph.scene.Effect;
+import rovingglyph.scene.Filling;
 import rovingglyph.scene.Item;
+import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
 import rovingglyph.shaping.FaceCatalogue;
 import rovingglyph.shaping.Shaper;
@@ -58,6 +62,11 @@ class LottieTest {
         if (plain.movable(edge) != null) {
           plain = plain.with(edge, new AnimatedValue(0));
         }
+      }
+      // Areas in plain colours are outlines, however they are seen; pictures and gradients are not.
+      boolean lettering = item instanceof Lettering l && l.filling().kind() == Filling.Kind.PLAIN;
+      if (!lettering && !(item instanceof Drawing)) {
+        plain = plain.with(plain.properties().turned(null));
       }
       out = out.withItem(plain);
     }
@@ -124,7 +133,8 @@ class LottieTest {
   })
   void theDemoPlaysAsItIsRendered(String name, double mean) throws IOException {
     String document = Files.readString(Path.of("../demo", name + ".json"));
-    PreparedScene scene = Preparation.prepare(said(TestShelf.filledWithStills(document)), SHAPER);
+    PreparedScene scene =
+        ThinLetters.of(Preparation.prepare(said(TestShelf.filledWithStills(document)), SHAPER));
     Page page = page(scene);
     Random random = new Random(name.hashCode());
     for (int i = 0; i < 10; i++) {
@@ -147,7 +157,8 @@ class LottieTest {
             // Has no number in the format.
             .replace("plus-lighter", "screen")
             .replace("\"background\":null", "\"background\":\"#FFFFFF\"");
-    PreparedScene scene = Preparation.prepare(said(TestShelf.filledWithStills(document)), SHAPER);
+    PreparedScene scene =
+        ThinLetters.of(Preparation.prepare(said(TestShelf.filledWithStills(document)), SHAPER));
     Page page = page(scene);
     Random random = new Random(seed);
     double most = scene.images().isEmpty() ? 0.8 : 1.2;

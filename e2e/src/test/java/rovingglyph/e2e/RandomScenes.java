@@ -1,8 +1,14 @@
 package rovingglyph.e2e;
 
+import com.eclipsesource.json.Json;
+import com.eclipsesource.json.JsonArray;
+import com.eclipsesource.json.JsonObject;
+import com.eclipsesource.json.JsonValue;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.regex.Pattern;
 import rovingglyph.scene.BlendMode;
 import rovingglyph.scene.Channel;
@@ -18,6 +24,11 @@ final class RandomScenes {
 
   /** Chance of its own, so that rides leave the rest of a seed's scene as it is. */
   private final Random riding;
+
+  /** Chance of its own for planes. */
+  private final Random turning;
+
+  private final Random thickening;
 
   /** Begins the id of a scene of chance that others show; its seed and its depth follow. */
   static final String ID = "chance-";
@@ -38,6 +49,8 @@ final class RandomScenes {
     this.depth = depth;
     this.random = new Random(seed);
     this.riding = new Random(seed + 7000L);
+    this.turning = new Random(seed + 13_000L);
+    this.thickening = new Random(seed + 14_000L);
   }
 
   String document() {
@@ -60,7 +73,7 @@ final class RandomScenes {
                   value(0.6, 1.4),
                   value(-40, 40),
                   value(20, 100),
-                  appearance()));
+                  turnedOnce(member, appearance())));
     }
     measure(items);
     if (riding.nextInt(2) == 0) {
@@ -93,6 +106,14 @@ final class RandomScenes {
                 String.join(",", items));
     Random pinning = new Random(seed + 11_000L);
     return pinning.nextBoolean() ? new RandomPins(pinning).in(plain) : plain;
+  }
+
+  /**
+   * What a group looks like; without a plane where its member has one. An animated SVG cannot turn
+   * what is turned once more.
+   */
+  private static String turnedOnce(String member, String appearance) {
+    return member.contains("\"plane\"") ? appearance.split(",\"plane\"")[0] : appearance;
   }
 
   /** The document with footage in the place of its pictures, of chance in how it goes by. */
@@ -186,12 +207,44 @@ final class RandomScenes {
 
   /**
    * The same with a background, for what shows no transparency, and without lines under letters,
-   * which animated SVG steps from frame to frame.
+   * which animated SVG steps from frame to frame; nor with planes where it has no words for them:
+   * round scenes that are shown, and on what others are measured by or cut from.
    */
   String forSvg() {
-    return document()
-        .replace("\"background\":null", "\"background\":\"#FFFFFF\"")
-        .replaceAll(",\"trail\":\\{[^}]*}", "");
+    String plain =
+        document()
+            .replace("\"background\":null", "\"background\":\"#FFFFFF\"")
+            .replaceAll(",\"trail\":\\{[^}]*}", "");
+    JsonObject scene = Json.parse(plain).asObject();
+    Set<String> flat = new HashSet<>();
+    for (JsonValue v : scene.get("items").asArray()) {
+      JsonObject item = v.asObject();
+      flat.add(item.getString("source", ""));
+      if (item.get("matte") instanceof JsonObject matte) {
+        flat.add(matte.getString("item", ""));
+      }
+      if (item.getString("kind", "").equals("inset")) {
+        flat.add(item.getString("id", ""));
+      }
+    }
+    for (JsonValue v : scene.get("items").asArray()) {
+      JsonObject item = v.asObject();
+      boolean round =
+          item.get("members") instanceof JsonArray members
+              && members.values().stream().anyMatch(m -> flat.contains(m.asString()));
+      if (round || flat.contains(item.getString("id", ""))) {
+        item.remove("plane");
+        if (item.get("members") instanceof JsonArray members) {
+          members.forEach(m -> flat.add(m.asString()));
+        }
+      }
+    }
+    for (JsonValue v : scene.get("items").asArray()) {
+      if (flat.contains(v.asObject().getString("id", ""))) {
+        v.asObject().remove("plane");
+      }
+    }
+    return scene.toString();
   }
 
   private String drawn() {
@@ -370,7 +423,7 @@ final class RandomScenes {
     return stops.toString();
   }
 
-  /** Blend mode, effects, clip and ride, each now and then. */
+  /** Blend mode, effects, clip, ride and plane, each now and then. */
   private String appearance() {
     StringBuilder out = new StringBuilder();
     if (random.nextInt(3) == 0) {
@@ -391,7 +444,50 @@ final class RandomScenes {
       out.append(",\"inverted\":").append(random.nextBoolean());
       out.append(",\"softEdge\":").append(random.nextBoolean() ? "0" : value(0, 60)).append('}');
     }
-    return out + ride();
+    return out + ride() + plane();
+  }
+
+  /** Turned in space now and then; letters in all stances. */
+  private String plane() {
+    if (turning.nextInt(4) > 0) {
+      return "";
+    }
+    return """
+        ,"plane":{"stance":"%s","parallel":%s,"backs":"%s","tilt":%s,"swing":%s,"lean":%s,
+         "viewingDistance":%s,"planeX":%s,"planeY":%s,"backColour":"#%06X"%s}"""
+        .formatted(
+            List.of("flat", "standing", "facing").get(turning.nextInt(3)),
+            turning.nextInt(4) == 0,
+            List.of("shown", "coloured", "hidden").get(turning.nextInt(3)),
+            value(turning, -80, 80),
+            value(turning, -70, 70),
+            turning.nextBoolean() ? "0" : value(turning, -40, 40),
+            value(turning, 400, 1500),
+            value(turning, 0, WIDTH),
+            value(turning, 0, HEIGHT),
+            turning.nextInt(0x1000000),
+            body());
+  }
+
+  /** Letters with thickness, every other time. */
+  private String body() {
+    if (thickening.nextBoolean()) {
+      return "";
+    }
+    return """
+        ,"body":{"profile":"%s","sides":"%s","thickness":%s,"bevel":%s,"sideColour":"#%06X",
+         "lightFrom":%s,"lightHeight":%s,"ambient":%s,"warmth":%s,"edgeLight":%s}"""
+        .formatted(
+            thickening.nextBoolean() ? "round" : "straight",
+            thickening.nextBoolean() ? "coloured" : "same",
+            value(thickening, 0, 40),
+            thickening.nextBoolean() ? "0" : value(thickening, 0, 6),
+            thickening.nextInt(0x1000000),
+            value(thickening, -180, 180),
+            value(thickening, -90, 90),
+            value(thickening, 0, 100),
+            value(thickening, -100, 100),
+            thickening.nextBoolean() ? "0" : value(thickening, 0, 100));
   }
 
   /** Carried along a path now and then, alone or in copies. */

@@ -64,11 +64,10 @@ public final class Shots {
     stamp.handle("ring-0").click();
     stamp.page.waitForTimeout(400);
     shoot(stamp.page, folder, "recipe");
-    stamp.page.getByLabel("Stack, back to front").getByRole(AriaRole.BUTTON).first().click();
-    stamp.tab(5);
-    stamp.button("Show the speed beside it").click();
-    stamp.page.waitForTimeout(400);
-    shoot(stamp.page, folder, "group");
+    Workbench hoop = demo(server, "Lighthouse carousel", 5);
+    hoop.unfold("Tilt and depth");
+    hoop.page.waitForTimeout(600);
+    shoot(hoop.page, folder, "depth");
 
     Workbench ring =
         Workbench.open(server, Browser.page(), Workbench.demoScene(server, "Wind rose badge"));

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import rovingglyph.formats.EmbeddedBitmaps;
 import rovingglyph.frame.Preparation;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.frame.ThinLetters;
 import rovingglyph.render.EmbeddedImages;
 import rovingglyph.render.Images;
 import rovingglyph.shaping.FaceCatalogue;
@@ -28,6 +29,10 @@ import rovingglyph.webexport.WebSvg;
  */
 class SvgAppearanceTest {
   private static final double SHARE = 0.001;
+
+  /** Of scenes with what is turned in space: seen nearly from its edge it has edges everywhere. */
+  private static final double TURNED_SHARE = 0.0012;
+
   private static final Shaper SHAPER = new Shaper(FaceCatalogue.shipped());
 
   private static IntStream seeds() {
@@ -51,7 +56,8 @@ class SvgAppearanceTest {
     for (int i = 0; i < 3; i++) {
       double t = random.nextInt(99) / 25.0 + 0.002 + random.nextDouble() * 0.036;
       SvgPage.goTo(page, t);
-      BufferedImage rendered = Images.of(scene, KeptPictures.bitmaps(), 1, t);
+      BufferedImage rendered = Images.of(ThinLetters.of(scene), KeptPictures.bitmaps(), 1, t);
+      double share = document.contains("\"plane\"") ? TURNED_SHARE : SHARE;
       // Next to black or white this mode makes much of a rounding by one.
       double most = scene.images().isEmpty() ? 0.8 : 1.2;
       double mean = document.contains("color-dodge") ? 3 * most : most;
@@ -59,8 +65,8 @@ class SvgAppearanceTest {
           SvgPage.compared(
               page,
               shot -> PictureTest.Difference.of(rendered, shot),
-              found -> found.share() < SHARE && found.mean() < mean);
-      assertThat(d.share()).as("seed " + seed + " at " + t + ": " + d).isLessThan(SHARE);
+              found -> found.share() < share && found.mean() < mean);
+      assertThat(d.share()).as("seed " + seed + " at " + t + ": " + d).isLessThan(share);
       assertThat(d.mean()).as("seed " + seed + " at " + t + ": " + d).isLessThan(mean);
     }
     page.context().close();

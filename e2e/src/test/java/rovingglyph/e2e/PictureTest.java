@@ -99,10 +99,7 @@ class PictureTest {
   void theAnimatedSvgShowsTheFramesOfTheRenderer(String name, double mean) throws IOException {
     PreparedScene scene = demo(name);
     Page page = Browser.context(scene.scene().width(), scene.scene().height()).newPage();
-    page.setContent(
-        "<body style='margin:0'>"
-            + AnimatedSvg.write(scene, new EmbeddedBitmaps(KeptPictures.bitmaps()))
-            + "</body>");
+    SvgPage.show(page, AnimatedSvg.write(scene, new EmbeddedBitmaps(KeptPictures.bitmaps())));
     for (double share : new double[] {0.03, 0.1, 0.18, 0.4, 0.62, 0.7, 0.95}) {
       double t = scene.scene().rate().timeOf(Math.round(share * scene.scene().frameCount()));
       SvgPage.goTo(page, t);
@@ -146,7 +143,7 @@ class PictureTest {
               .formatted(seat);
       PreparedScene scene = Preparation.prepare(SceneCodec.read(document), SHAPER);
       Page page = Browser.context(600, 400).newPage();
-      page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
+      SvgPage.show(page, AnimatedSvg.write(scene));
       for (int frame : new int[] {2, 12, 25, 37, 46}) {
         double t = frame / 25.0;
         SvgPage.goTo(page, t + 1e-6);

@@ -45,10 +45,7 @@ class SvgAppearanceTest {
     String document = new RandomScenes(seed).forSvg();
     PreparedScene scene = Preparation.prepare(TestShelf.filled(document), SHAPER);
     Page page = Browser.context(scene.scene().width(), scene.scene().height()).newPage();
-    page.setContent(
-        "<body style='margin:0'>"
-            + AnimatedSvg.write(scene, new EmbeddedBitmaps(KeptPictures.bitmaps()))
-            + "</body>");
+    SvgPage.show(page, AnimatedSvg.write(scene, new EmbeddedBitmaps(KeptPictures.bitmaps())));
     // A picture that is not decoded yet is not in a screenshot.
     page.evaluate(
         "() => Promise.all([...document.querySelectorAll('image')].map(i => i.decode()))");

@@ -364,7 +364,7 @@ class SvgChannelsTest {
   private static void compare(
       Page page, Scene document, String what, int number, List<String> wrong) throws IOException {
     PreparedScene scene = Preparation.prepare(document, SHAPER);
-    page.setContent("<body style='margin:0'>" + AnimatedSvg.write(scene) + "</body>");
+    SvgPage.show(page, AnimatedSvg.write(scene));
     Random random = new Random(number);
     for (int i = 0; i < TIMES; i++) {
       int frame = random.nextInt(50);

@@ -15,6 +15,17 @@ final class SvgPage {
 
   private SvgPage() {}
 
+  /**
+   * Shows an animated SVG whose CSS never runs by itself. In a loaded Chromium an opacity that has
+   * begun to run may stay where the compositor had it, wherever it is brought to afterwards.
+   */
+  static void show(Page page, String svg) {
+    page.setContent(
+        "<style>* { animation-play-state: paused !important }</style><body style='margin:0'>"
+            + svg
+            + "</body>");
+  }
+
   /** Brings the CSS and the SMIL of a page to a time in seconds, where they stay. */
   static void goTo(Page page, double t) {
     page.evaluate(

@@ -12,7 +12,7 @@ import { hex } from '../ui/MovableColour';
 import { ColourField } from '../ui/ColourField';
 import { copyKeys, pasteKeys, removeKeys } from './keyMenu';
 import { useCopied } from './view';
-import { LANDINGS } from './words';
+import { landings } from './words';
 
 interface Props {
   item: string;
@@ -112,6 +112,7 @@ interface OneProps extends Props {
 
 function One({ item, channel, info, index, count }: OneProps) {
   const cues = useEditor((s) => s.doc?.cues) ?? NONE;
+  const inDepth = useEditor((s) => s.doc?.items.some((i) => i.plane !== undefined)) ?? false;
   const [hold, setHold] = useState(1);
   const at = { item, channel, index };
   const move = (to: { time: number; value?: number }) => applyEdit({ op: 'move', ...at, ...to });
@@ -166,7 +167,7 @@ function One({ item, channel, info, index, count }: OneProps) {
         <Choice
           label="Lands"
           value={info.landing ?? 'none'}
-          options={LANDINGS}
+          options={landings(inDepth, info.landing)}
           onChange={(landing: LandingName | 'none') =>
             land(landing === 'none' ? undefined : landing, {})
           }

@@ -1,7 +1,7 @@
 import { shown } from '../ui/arithmetic';
 import { describe, expect, it } from 'vitest';
 import { decimalsOf, extent, scaleOf } from './scale';
-import { easingLabel, landingLabel } from './words';
+import { easingLabel, landingLabel, landings } from './words';
 import type { KeyframeInfo } from '../core/core';
 
 const samples = (...values: number[]) =>
@@ -71,6 +71,7 @@ describe('words of the chart', () => {
     expect(landingLabel(key({ landing: 'out-before' }))).toBe('Just out of frame');
     expect(landingLabel(key({ landing: 'whole-laps', laps: 1 }))).toBe('One lap');
     expect(landingLabel(key({ landing: 'whole-laps', laps: 3 }))).toBe('3 laps');
+    expect(landingLabel(key({ landing: 'at-the-back' }))).toBe('At the back');
   });
 
   it('names easings, and a stretch without movement a hold', () => {
@@ -78,5 +79,15 @@ describe('words of the chart', () => {
     expect(easingLabel(key({ easing: 'ease-out' }), to, seconds)).toBe('Gentle stop');
     expect(easingLabel(key({ easing: 'hold' }), to, seconds)).toBe('Hold 2.4 s');
     expect(easingLabel(key({ value: 5 }), to, seconds)).toBe('Hold 2.4 s');
+  });
+});
+
+describe('landings', () => {
+  it('are offered at front and back where something is turned in space', () => {
+    const offered = (inDepth: boolean, chosen?: 'at-the-back') =>
+      landings(inDepth, chosen).map((l) => l.value);
+    expect(offered(false)).not.toContain('at-the-back');
+    expect(offered(true)).toContain('facing-front');
+    expect(offered(false, 'at-the-back')).toContain('at-the-back');
   });
 });

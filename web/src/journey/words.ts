@@ -23,7 +23,15 @@ export const LANDINGS: { value: LandingName | 'none'; label: string }[] = [
   { value: 'at-rest', label: 'At rest' },
   { value: 'centred', label: 'Centred in frame' },
   { value: 'whole-laps', label: 'Whole laps' },
+  { value: 'facing-front', label: 'Facing the front' },
+  { value: 'at-the-back', label: 'Hidden at the back' },
 ];
+
+const IN_DEPTH: (LandingName | 'none')[] = ['facing-front', 'at-the-back'];
+
+/** The landings to choose from; front and back only where something is turned in space, or chosen. */
+export const landings = (inDepth: boolean, chosen: LandingName | undefined) =>
+  LANDINGS.filter((l) => inDepth || l.value === chosen || !IN_DEPTH.includes(l.value));
 
 /** What a ring on the chart is called. */
 export function landingLabel(k: KeyframeInfo): string {
@@ -31,6 +39,8 @@ export function landingLabel(k: KeyframeInfo): string {
   if (k.landing === 'inside-before' || k.landing === 'inside-after') return 'Just inside';
   if (k.landing === 'at-rest') return 'At rest';
   if (k.landing === 'centred') return 'Centred';
+  if (k.landing === 'facing-front') return 'In front';
+  if (k.landing === 'at-the-back') return 'At the back';
   if (k.landing === 'whole-laps') return k.laps === 1 ? 'One lap' : `${k.laps} laps`;
   return '';
 }

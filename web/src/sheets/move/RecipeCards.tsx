@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { CopyPlus, X } from 'lucide-react';
+import * as core from '../../core/core';
 import type { Lettering, RecipeKind } from '../../core/document';
 import { applyEdit, useEditor } from '../../state/editor';
 import { addFollowers } from '../../state/itemActions';
@@ -46,14 +47,36 @@ const CARDS: Card[] = [
   },
   { kind: 'steady-cruise', label: 'Steady cruise', d: 'M6 2L40 34' },
   { kind: 'sway', label: 'Sway', d: 'M22 2C36 7 36 12 22 18C8 24 8 29 22 34' },
+  {
+    kind: 'carousel',
+    label: 'Carousel',
+    d: 'M4 18A20 8 0 1 0 44 18A20 8 0 1 0 4 18M20 21L28 26L20 31',
+  },
+  {
+    kind: 'stand-up',
+    label: 'Stand up',
+    d: 'M10 11A14 9 0 1 0 38 11A14 9 0 1 0 10 11M4 29A20 4 0 1 0 44 29A20 4 0 1 0 4 29',
+  },
   { kind: 'letter-reveal', label: 'Letter reveal', d: 'M4 6H14M4 15H24M4 24H34M4 33H44' },
   { kind: 'clock-sweep', label: 'Clock sweep', d: 'M23 18V4A14 14 0 1 1 9 18' },
 ];
+
+/** How often a lettering goes round in the scene, and how long that takes once. */
+function turnsOf(item: string, length: number): string | undefined {
+  const turns = Math.abs(core.motionOf(item, 'pathOffset')?.cruise?.amount ?? 0);
+  const each = Math.round((length / turns) * 100) / 100;
+  return turns === 0
+    ? undefined
+    : turns === 1
+      ? `one, of ${each} s`
+      : `${turns}, of ${each} s each`;
+}
 
 /** Ways to move that are written in one click, and can be edited on afterwards. */
 export function RecipeCards({ lettering }: { lettering: Lettering }) {
   const recipes = lettering.recipes ?? [];
   const [shown, setShown] = useState<RecipeKind | null>(recipes[0]?.kind ?? null);
+  const length = useEditor((s) => s.doc?.length ?? 0);
   const own = (kind: RecipeKind) => recipes.find((r) => r.kind === kind);
   const chosen = shown ? own(shown) : undefined;
   const write = (kind: RecipeKind, params: Record<string, unknown>) => {
@@ -104,7 +127,11 @@ export function RecipeCards({ lettering }: { lettering: Lettering }) {
               <X className="size-4" />
             </button>
           </p>
-          <RecipeFields recipe={{ ...chosen }} onChange={(params) => write(chosen.kind, params)} />
+          <RecipeFields
+            recipe={{ ...chosen }}
+            turns={chosen.kind === 'carousel' ? turnsOf(lettering.id, length) : undefined}
+            onChange={(params) => write(chosen.kind, params)}
+          />
         </div>
       )}
       <button

@@ -6,11 +6,13 @@ import { TimeField } from '../../ui/TimeField';
 
 interface Props {
   recipe: Recipe;
+  /** Of a carousel: how often it turns in this scene, and how long a turn takes. */
+  turns?: string;
   onChange: (params: Record<string, unknown>) => void;
 }
 
 /** The times and choices that a recipe is written from. */
-export function RecipeFields({ recipe, onChange }: Props) {
+export function RecipeFields({ recipe, turns, onChange }: Props) {
   const { kind, ...params } = recipe;
   const put = (parts: Record<string, unknown>) => onChange({ ...params, ...parts });
   const number = (name: string, missing: number) =>
@@ -102,6 +104,44 @@ export function RecipeFields({ recipe, onChange }: Props) {
           value={number('amount', 200)}
           onChange={(amount) => put({ amount })}
         />
+      </>
+    );
+  }
+  if (kind === 'carousel') {
+    return (
+      <>
+        {seconds('period', 'A turn takes', 2)}
+        <Segments
+          label="Front goes"
+          value={flag('counter', false) ? 'right' : 'left'}
+          options={[
+            { value: 'left', label: 'Left', detail: 'The first letters lead' },
+            { value: 'right', label: 'Right', detail: 'The last letters lead' },
+          ]}
+          onChange={(way) => put({ counter: way === 'right' })}
+        />
+        <p className="mb-1.5 text-[12px] text-soft">
+          The scene holds whole turns, so that its loop closes{turns && `: ${turns}`}. How the ring
+          lies is set in Dress.
+        </p>
+      </>
+    );
+  }
+  if (kind === 'stand-up') {
+    return (
+      <>
+        {seconds('start', 'Begins at', 0)}
+        {seconds('enter', 'Stands after', 1.2)}
+        <NumberField
+          label="Laps then"
+          decimals={0}
+          value={number('laps', 1)}
+          onChange={(laps) => put({ laps: Math.round(laps) })}
+        />
+        <p className="mb-1.5 text-[12px] text-soft">
+          The ring tips back while its letters rise; then it turns, and rests at the end of the
+          scene.
+        </p>
       </>
     );
   }

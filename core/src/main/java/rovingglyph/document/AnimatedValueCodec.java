@@ -151,7 +151,9 @@ final class AnimatedValueCodec {
                   + " nearest to its neighbour at which no outline touches the frame, to 0.01 px,"
                   + " nor a trail that goes with the text; the last one at which all outlines are"
                   + " in the frame, `distance` px from its edges; 0; the middle of the text nearest"
-                  + " to the middle of the frame; or `laps` times the length of the path");
+                  + " to the middle of the frame; the same where the path, turned in space, is"
+                  + " nearest to the viewer or farthest away; or `laps` times the length of the"
+                  + " path");
   private static final Field<Keyframe, Double> LAPS =
       field("laps", Types.number(-1000, 1000, ""), AnimatedValueCodec::laps)
           .optional()

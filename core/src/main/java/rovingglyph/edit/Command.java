@@ -82,14 +82,13 @@ public final class Command {
     return new Command(op, done, false, table(op, arguments), does);
   }
 
-  /** One that may have further arguments, which are kept. */
+  /** The same, which may have further arguments, which are kept. */
   static Command open(
       String op,
       String done,
       List<Field<Values, ?>> arguments,
-      BiFunction<Scene, Values, Scene> does) {
-    return new Command(
-        op, done, true, table(op, arguments), (target, v) -> does.apply(target.scene(), v));
+      BiFunction<Target, Values, Scene> does) {
+    return new Command(op, done, true, table(op, arguments), does);
   }
 
   private static Schema<Values> table(String op, List<Field<Values, ?>> arguments) {

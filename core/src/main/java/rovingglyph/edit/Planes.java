@@ -5,13 +5,14 @@ import static rovingglyph.edit.Command.argument;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import rovingglyph.frame.PathPlace;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Contour;
 import rovingglyph.geometry.Point;
-import rovingglyph.geometry.Point3;
 import rovingglyph.geometry.Rect;
-import rovingglyph.geometry.Solid;
+import rovingglyph.geometry.Space;
 import rovingglyph.journey.SideSwitch;
 import rovingglyph.motion.Timeline;
 import rovingglyph.paths.GuideContour;
@@ -109,6 +110,15 @@ final class Planes {
     return Appearances.tidied(viewed ? viewed(target, out, view, time) : out, item);
   }
 
+  /** Words that lie in no plane, turned as a view has it; those that do as they are. */
+  static Lettering viewed(Command.Target target, Lettering l, PlaneView view, double time) {
+    if (l.properties().plane() != null) {
+      return l;
+    }
+    Plane plane = Plane.PLAIN.standing(view.stance());
+    return (Lettering) viewed(target, begun(target, l, plane, time), view, time);
+  }
+
   /** The thickness that letters have after an edit; null for none. */
   private static Body body(Body before, Values v) {
     boolean thick = v.get(THICK) == null ? before != null : v.get(THICK);
@@ -186,7 +196,11 @@ final class Planes {
     }
     RowLayout row = words.as(out, time);
     double lap = row.track().length();
-    double by = row.travel((row.tail() + row.head()) / 2, front(row.contour(), view));
+    Space turned =
+        Space.FLAT.turned(
+            Math.toRadians(view.tilt()), Math.toRadians(view.swing()), Point.ORIGIN, 1);
+    double front = PathPlace.nearest(row.contour(), Affine.IDENTITY, turned, false);
+    double by = row.travel((row.tail() + row.head()) / 2, Double.isNaN(front) ? 0 : front);
     return row.track().round() && lap > 0
         ? SideSwitch.movedOn(out, Math.rint((by - lap * Math.rint(by / lap)) * 10) / 10)
         : out;
@@ -200,23 +214,6 @@ final class Planes {
       area += p.cross(path.at(path.length() * (i + 1) / LOOKS).point());
     }
     return area > 0;
-  }
-
-  /** How far along a path is nearest to the viewer, px. */
-  private static double front(Contour path, PlaneView view) {
-    Solid turn =
-        Solid.turned(Math.toRadians(view.tilt()), Math.toRadians(view.swing()), Point.ORIGIN);
-    double best = 0;
-    double nearest = Double.POSITIVE_INFINITY;
-    for (int i = 0; i < LOOKS; i++) {
-      double d = path.length() * i / LOOKS;
-      double z = turn.apply(Point3.of(path.at(d).point())).z();
-      if (z < nearest) {
-        nearest = z;
-        best = d;
-      }
-    }
-    return best;
   }
 
   /** What the item takes up where it stands by itself. */

@@ -9,15 +9,20 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import rovingglyph.motion.Timeline;
+import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.ClockSweep;
 import rovingglyph.scene.Cruise;
 import rovingglyph.scene.Easing;
+import rovingglyph.scene.ItemProperties;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Landing;
 import rovingglyph.scene.LetterEffects;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Plane;
+import rovingglyph.scene.PlaneView;
 import rovingglyph.scene.Recipe;
 import rovingglyph.scene.Reveal;
 import rovingglyph.scene.Scene;
@@ -33,6 +38,9 @@ import rovingglyph.schema.Values;
  * one of its kind wrote, and of nothing else.
  */
 final class RecipeCommands {
+  /** How far letters lean that lie on their ring. */
+  private static final double LYING = 90;
+
   private static final FieldType<Double> TIMES = Types.number(0, 3000, "s");
 
   private static final Field<Values, Recipe.Kind> KIND =
@@ -106,15 +114,18 @@ final class RecipeCommands {
     STAYS
   }
 
+  private final Command.Target target;
   private final Scene scene;
   private final Values e;
 
-  private RecipeCommands(Scene scene, Values edit) {
-    this.scene = scene;
+  private RecipeCommands(Command.Target target, Values edit) {
+    this.target = target;
+    this.scene = target.scene();
     this.e = edit;
   }
 
-  private static Scene apply(Scene scene, Values v) {
+  private static Scene apply(Command.Target target, Values v) {
+    Scene scene = target.scene();
     if (!(scene.item(v.get(ITEM)) instanceof Lettering l)) {
       throw new IllegalArgumentException("Choose a lettering first");
     }
@@ -122,7 +133,7 @@ final class RecipeCommands {
     if (kind == null) {
       throw new IllegalArgumentException("Name the recipe to write, or the one to take away");
     }
-    RecipeCommands r = new RecipeCommands(scene, v);
+    RecipeCommands r = new RecipeCommands(target, v);
     Lettering cleared = r.cleared(l, kind);
     return scene.withItem(v.get(KIND) == null ? cleared : r.written(cleared, kind));
   }
@@ -136,7 +147,7 @@ final class RecipeCommands {
         continue;
       }
       for (Channel c : r.kind().writes()) {
-        out = out.with(c, bare(out.movable(c), c));
+        out = out.movable(c) == null ? out : out.with(c, bare(out.movable(c), c));
       }
       LetterEffects s = out.letterEffects();
       out = r.kind() == Recipe.Kind.LETTER_REVEAL ? out.with(s.with((Reveal) null)) : out;
@@ -146,7 +157,10 @@ final class RecipeCommands {
   }
 
   private static AnimatedValue bare(AnimatedValue m, Channel c) {
-    return m.with(List.of()).with((Cruise) null).with((Sway) null).with(Lettering.start(c));
+    // A plane stays as its movement leaves it.
+    boolean stays = Plane.CHANNELS.contains(c) && !m.keyframes().isEmpty();
+    double still = stays ? m.keyframes().get(m.keyframes().size() - 1).value() : Lettering.start(c);
+    return m.with(List.of()).with((Cruise) null).with((Sway) null).with(still);
   }
 
   private Lettering written(Lettering l, Recipe.Kind kind) {
@@ -156,6 +170,8 @@ final class RecipeCommands {
           case ENDLESS_LAP -> endlessLap(l);
           case STEADY_CRUISE -> cruise(l);
           case SWAY -> sway(l);
+          case CAROUSEL -> carousel(l);
+          case STAND_UP -> standUp(l);
           case LETTER_REVEAL -> reveal(l);
           case CLOCK_SWEEP -> sweep(l);
         };
@@ -222,12 +238,9 @@ final class RecipeCommands {
   }
 
   private Lettering endlessLap(Lettering l) {
-    double laps = e.get(LAPS);
+    double laps = whole(e.get(LAPS));
     double parts = e.get(PARTS);
     Easing easing = e.get(EASED) ? Easing.EASE_IN_OUT : Easing.LINEAR;
-    if (laps == 0 || laps != Math.rint(laps)) {
-      throw new IllegalArgumentException("An endless lap takes whole laps: 1, 2, -1 ...");
-    }
     Landing whole = new Landing(Landing.Kind.WHOLE_LAPS, laps / parts, 0);
     return with(
         l,
@@ -246,6 +259,64 @@ final class RecipeCommands {
     Sway s = new Sway(e.get(AMPLITUDE), e.get(PERIOD), 0, e.get(SHAPE), 1, UnknownFields.NONE);
     Channel o = Channel.PATH_OFFSET;
     return l.with(o, bare(l.movable(o), o).with(s));
+  }
+
+  /**
+   * On a ring in space; whole turns within the scene, so that its loop closes. Its front goes the
+   * way that has the first letters lead.
+   */
+  private Lettering carousel(Lettering l) {
+    double turns = Math.max(Math.rint(scene.length() / e.get(PERIOD)), 1);
+    Lettering ring = ring(l, or(START, 0));
+    Cruise c = Cruise.of(Cruise.Pace.LAPS, e.get(COUNTER) ? turns : -turns, UnknownFields.NONE);
+    Channel o = Channel.PATH_OFFSET;
+    return ring.with(o, bare(ring.movable(o), o).with(c));
+  }
+
+  /**
+   * A ring that is seen flat on tips back while its letters rise, then turns, first letters first.
+   */
+  private Lettering standUp(Lettering l) {
+    double start = or(START, 0);
+    double there = start + or(ENTER, 1.2);
+    double laps = whole(e.get(LAPS));
+    Lettering ring = ring(l, start);
+    ItemProperties p = ring.properties();
+    ring = ring.with(p.turned(p.plane().standing(Plane.Stance.STANDING)), ring.values());
+    double tilt = Timeline.value(ring.movable(Channel.TILT), there);
+    double lean = Timeline.value(ring.movable(Channel.LEAN), there);
+    Lettering tipped = rising(ring, Channel.TILT, start, 0, there, tilt);
+    Lettering risen = rising(tipped, Channel.LEAN, start, LYING, there, lean);
+    return with(
+        risen,
+        Channel.PATH_OFFSET,
+        land(there, Landing.Kind.AT_REST, Easing.EASE_IN_OUT),
+        new Keyframe(
+            scene.length(), 0, new Landing(Landing.Kind.WHOLE_LAPS, -laps, 0), Easing.LINEAR));
+  }
+
+  private Lettering rising(
+      Lettering l, Channel c, double start, double from, double there, double to) {
+    return with(
+        l,
+        c,
+        new Keyframe(start, from, null, Easing.EASE_IN_OUT),
+        new Keyframe(there, to, null, Easing.LINEAR));
+  }
+
+  private Lettering ring(Lettering l, double time) {
+    if (!GuideContour.of(scene.path(l.path()), time).closed()) {
+      throw new IllegalArgumentException(
+          "A ring in space takes a closed path: choose a circle, or close this path");
+    }
+    return Planes.viewed(target, l, PlaneView.CAROUSEL, time);
+  }
+
+  private static double whole(double laps) {
+    if (laps == 0 || laps != Math.rint(laps)) {
+      throw new IllegalArgumentException("This movement takes whole laps: 1, 2, -1 ...");
+    }
+    return laps;
   }
 
   private Lettering reveal(Lettering l) {

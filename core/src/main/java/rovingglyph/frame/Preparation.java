@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import rovingglyph.geometry.Point;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
 import rovingglyph.scene.AnimatedValue;
@@ -16,6 +16,7 @@ import rovingglyph.scene.Drawing;
 import rovingglyph.scene.FilledPath;
 import rovingglyph.scene.GuidePath;
 import rovingglyph.scene.Inset;
+import rovingglyph.scene.Landing;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Scene;
 import rovingglyph.seat.RowLayout;
@@ -231,16 +232,19 @@ public final class Preparation {
         step,
         reach,
         known,
-        (time, near) -> centred(raw, raw.values(time), area, near));
+        (time, kind, near) -> placed(raw, raw.values(time), kind, near));
   }
 
-  /** The offset at which the middle of the text is nearest to the middle of the frame. */
-  private static double centred(PreparedLettering raw, SeatValues v, Rect area, double near) {
+  /** The offset at which the middle of the text is where a goal has it. */
+  private double placed(PreparedLettering raw, SeatValues v, Landing.Kind kind, double near) {
     RowLayout s = raw.seating(v.with(Channel.PATH_OFFSET, 0));
-    Point middle = raw.turn(v).inverse().apply(raw.window(v, area).centre());
-    double wanted = s.contour().nearest(middle).distance();
+    Affine turn = raw.turn(v);
+    Window window = raw.window(v, area());
+    double wanted = PathPlace.of(kind, s.contour(), turn, window);
+    if (Double.isNaN(wanted)) {
+      return wanted;
+    }
     double offset = s.travel((s.tail() + s.head()) / 2, wanted);
-    double lap = s.lap();
-    return s.track().round() && lap > 0 ? offset + lap * Math.rint((near - offset) / lap) : offset;
+    return s.track().round() ? PathPlace.lapped(offset, s.lap(), near) : offset;
   }
 }

@@ -3,8 +3,7 @@ package rovingglyph.frame;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import rovingglyph.geometry.Point;
-import rovingglyph.geometry.Projection;
+import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Rect;
 import rovingglyph.motion.LandingSolver;
 import rovingglyph.motion.Timeline;
@@ -78,7 +77,7 @@ final class RideLandings {
     double step = box.isEmpty() ? MOST_STEP : Math.min(Math.max(LEAST_STEP, least), MOST_STEP);
     double more = box.isEmpty() ? 0 : box.width() + box.height();
     double reach = track.length() + more + 2 * (area.width() + area.height());
-    return new LandingSolver(track.length(), step, reach, this::probe, this::centred);
+    return new LandingSolver(track.length(), step, reach, this::probe, this::placed);
   }
 
   private LandingSolver.Probe probe(double time, Landing landing) {
@@ -99,13 +98,11 @@ final class RideLandings {
     };
   }
 
-  /** The offset at which the point that rides is nearest to the middle of the frame. */
-  private double centred(double time, double near) {
-    Projection round = prepared.round(item.id(), time);
-    Point middle = round.inverse().apply(prepared.area().centre());
+  /** The offset at which the point that rides is where a goal has it. */
+  private double placed(double time, Landing.Kind kind, double near) {
+    Window window = new Window(prepared.area(), prepared.round(item.id(), time, 0));
     Track now = prepared.carriage(item).track(time);
-    double offset = now.contour().nearest(middle).distance();
-    double lap = now.length();
-    return now.round() && lap > 0 ? offset + lap * Math.rint((near - offset) / lap) : offset;
+    double offset = PathPlace.of(kind, now.contour(), Affine.IDENTITY, window);
+    return now.round() ? PathPlace.lapped(offset, now.length(), near) : offset;
   }
 }

@@ -72,6 +72,8 @@ public final class Poses {
             case INSIDE_BEFORE, INSIDE_AFTER -> "Just inside";
             case AT_REST -> "At rest";
             case CENTRED -> "Centred";
+            case FACING_FRONT -> "In front";
+            case AT_THE_BACK -> "At the back";
             case WHOLE_LAPS -> "Whole laps";
           };
     }

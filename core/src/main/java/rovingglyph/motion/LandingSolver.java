@@ -43,14 +43,15 @@ public final class LandingSolver {
     }
   }
 
-  /** The offset at which a text is centred in the frame; of several the one nearest to another. */
-  public interface Centred {
+  /** Where the middle of a text is brought to a place of its path. */
+  public interface Placed {
     /**
-     * The offset of a goal at a time in seconds, px.
+     * The offset of a goal at a time in seconds, px; NaN where there is no such place.
      *
+     * @param kind centred in the frame, at the front or at the back
      * @param near the solution that is nearest to this offset is taken
      */
-    double at(double time, double near);
+    double at(double time, Landing.Kind kind, double near);
   }
 
   /**
@@ -63,19 +64,19 @@ public final class LandingSolver {
   private final double step;
   private final double reach;
   private final InFrame inFrame;
-  private final Centred centred;
+  private final Placed placed;
 
   /**
    * @param lap the offset of once round
    * @param step between scanned offsets: what is narrower may be stepped over
    * @param reach how far from its neighbour a landing is looked for
    */
-  public LandingSolver(double lap, double step, double reach, InFrame inFrame, Centred centred) {
+  public LandingSolver(double lap, double step, double reach, InFrame inFrame, Placed placed) {
     this.lap = lap;
     this.step = step;
     this.reach = reach;
     this.inFrame = inFrame;
-    this.centred = centred;
+    this.placed = placed;
   }
 
   /** The value with the offsets of its landings solved, and where none was found. */
@@ -89,24 +90,33 @@ public final class LandingSolver {
         keys.set(i, keys.get(i).withValue(l.laps() * lap));
       }
     }
-    for (int i = 0; i < keys.size(); i++) {
-      Keyframe k = keys.get(i);
-      if (k.landing() != null && k.landing().kind() == Landing.Kind.CENTRED) {
-        keys.set(i, k.withValue(centred.at(k.time(), i > 0 ? keys.get(i - 1).value() : 0)));
-      }
-    }
     List<Integer> unsolved = new ArrayList<>();
     for (int i = 0; i < keys.size(); i++) {
-      if (isAtEdge(keys.get(i))) {
-        double value = atEdge(keys, i);
-        if (Double.isNaN(value)) {
-          unsolved.add(i);
-        } else {
-          keys.set(i, keys.get(i).withValue(value));
-        }
+      Keyframe k = keys.get(i);
+      if (isPlaced(k.landing())) {
+        double near = i > 0 ? keys.get(i - 1).value() : 0;
+        put(placed.at(k.time(), k.landing().kind(), near), keys, i, unsolved);
       }
     }
+    for (int i = 0; i < keys.size(); i++) {
+      if (isAtEdge(keys.get(i))) {
+        put(atEdge(keys, i), keys, i, unsolved);
+      }
+    }
+    unsolved.sort(null);
     return new Solved(m.with(keys), unsolved);
+  }
+
+  private static void put(double value, List<Keyframe> keys, int i, List<Integer> unsolved) {
+    if (Double.isNaN(value)) {
+      unsolved.add(i);
+    } else {
+      keys.set(i, keys.get(i).withValue(value));
+    }
+  }
+
+  private static boolean isPlaced(Landing l) {
+    return l != null && (l.kind() == Landing.Kind.CENTRED || l.isInDepth());
   }
 
   private static boolean isAtEdge(Keyframe k) {

@@ -25,7 +25,9 @@ final class LandingCheck {
     String why =
         landing.isInside()
             ? " is nowhere wholly so far inside the frame on this path"
-            : " never gets out of the frame on this path";
+            : landing.isInDepth()
+                ? " lies on a path that is nowhere nearer to the viewer than elsewhere"
+                : " never gets out of the frame on this path";
     String message =
         Names.of(item) + why + ": " + Names.quoted(landing.kind().word()) + " keeps its last value";
     JsonObject letGo = Mend.value("land", item.id(), c).add("index", index);

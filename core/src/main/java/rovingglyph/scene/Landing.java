@@ -21,6 +21,8 @@ public record Landing(Kind kind, double laps, double distance) {
     INSIDE_AFTER("just inside the frame after"),
     AT_REST("at rest"),
     CENTRED("centred in frame"),
+    FACING_FRONT("facing the front"),
+    AT_THE_BACK("hidden at the back"),
     WHOLE_LAPS("whole laps");
 
     private final String word;
@@ -43,6 +45,11 @@ public record Landing(Kind kind, double laps, double distance) {
   /** Whether it is measured from the edges of the frame. */
   public boolean isAtEdge() {
     return List.of(Kind.OUT_BEFORE, Kind.OUT_AFTER).contains(kind) || isInside();
+  }
+
+  /** Whether it is a place of a path that reaches into the picture. */
+  public boolean isInDepth() {
+    return kind == Kind.FACING_FRONT || kind == Kind.AT_THE_BACK;
   }
 
   /** Whether all is kept in the frame. */

@@ -68,6 +68,11 @@ public record Plane(
     return stance != Stance.FLAT || backs != Backs.SHOWN || behind != null || body != null;
   }
 
+  /** The same with letters that stand otherwise. */
+  public Plane standing(Stance other) {
+    return new Plane(other, parallel, backs, body, behind, extras);
+  }
+
   /** The same before and after another item, or with null in one. */
   public Plane behind(String item) {
     return new Plane(stance, parallel, backs, body, item, extras);

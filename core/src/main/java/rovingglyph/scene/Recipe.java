@@ -14,6 +14,8 @@ public record Recipe(Kind kind, UnknownFields params) {
     ENDLESS_LAP(true, Channel.PATH_OFFSET),
     STEADY_CRUISE(true, Channel.PATH_OFFSET),
     SWAY(true, Channel.PATH_OFFSET),
+    CAROUSEL(true, Channel.PATH_OFFSET),
+    STAND_UP(true, Channel.PATH_OFFSET, Channel.TILT, Channel.LEAN),
     LETTER_REVEAL(false, Channel.REVEAL_FROM, Channel.REVEAL_TO),
     CLOCK_SWEEP(false, Channel.SWEEP_FROM, Channel.SWEEP_TO);
 

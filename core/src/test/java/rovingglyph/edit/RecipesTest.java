@@ -16,10 +16,12 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.document.SceneCodec;
 import rovingglyph.frame.PreparedLettering;
+import rovingglyph.motion.Timeline;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Keyframe;
 import rovingglyph.scene.Lettering;
+import rovingglyph.scene.Plane;
 import rovingglyph.scene.Recipe;
 import rovingglyph.scene.Reveal;
 import rovingglyph.scene.Scene;
@@ -80,6 +82,9 @@ class RecipesTest {
         "sway | 'period':0 | period",
         "sway | 'shape':'square root' | shape",
         "letter-reveal | 'enter':0 | at least one frame",
+        "stand-up | 'enter':0 | at least one frame",
+        "stand-up | 'enter':4 | at least one frame",
+        "stand-up | 'laps':0.5 | whole laps",
         "magic | | $.kind: is an unknown choice: \"magic\"",
       })
   void whatARecipeCannotBeIsSaid(String kind, String more, String said) {
@@ -204,5 +209,62 @@ class RecipesTest {
     String size = "\"size\":{\"keyframes\":[{\"time\":0,\"value\":50},{\"time\":1,\"value\":90}]}";
     Scene s = with(SceneCodec.read(document(LINE, "abcd", "", size)), "sway", "");
     assertThat(lettering(s).movable(Channel.SIZE).keyframes()).hasSize(2);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"carousel", "stand-up"})
+  void ringsInSpaceTakeAClosedPath(String kind) {
+    assertThatThrownBy(() -> on(LINE, kind, "")).hasMessageContaining("closed path");
+  }
+
+  /** Turns of about the time that is asked for, but whole ones, so that the loop closes. */
+  @ParameterizedTest
+  @CsvSource({"4, 1", "2.2, 2", "1, 4", "9, 1", "0.9, 4"})
+  void aCarouselTurnsWholeTimesWithinTheScene(double period, int turns) {
+    PreparedLettering l = prepared(on(CIRCLE, "carousel", "'period':" + period));
+    double lap = l.seating(l.values(0)).lap();
+    double begins = l.values(0).pathOffset();
+    assertThat(l.values(4).pathOffset() - begins).isCloseTo(-turns * lap, within(1e-6));
+    assertThat(l.lettering().properties().plane().stance()).isEqualTo(Plane.Stance.STANDING);
+    PreparedLettering other = prepared(on(CIRCLE, "carousel", "'counter':true,'period':" + period));
+    assertThat(other.values(4).pathOffset() - begins).isCloseTo(turns * lap, within(1e-6));
+  }
+
+  /** Flat on, its letters lying on it; then tipped back, its letters standing, and round. */
+  @Test
+  void aRingStandsUpThenTurns() {
+    Scene s = on(CIRCLE, "stand-up", "'start':0.4,'enter':1.2,'laps':2");
+    PreparedLettering l = prepared(s);
+    assertThat(value(l, Channel.TILT, 0)).isZero();
+    assertThat(value(l, Channel.LEAN, 0.4)).isEqualTo(90);
+    assertThat(value(l, Channel.TILT, 1.6)).isEqualTo(76);
+    assertThat(value(l, Channel.LEAN, 1.6)).isZero();
+    assertThat(l.values(1.6).pathOffset()).isZero();
+    assertThat(l.values(4).pathOffset()).isCloseTo(-2 * l.seating(l.values(0)).lap(), within(1e-6));
+    // What it is turned into stays when the movement is taken away or written anew.
+    Scene again = with(s, "stand-up", "'start':0,'enter':2");
+    assertThat(value(prepared(again), Channel.TILT, 2)).isEqualTo(76);
+    Scene other = with(s, "carousel", "");
+    assertThat(lettering(other).movable(Channel.TILT)).isEqualTo(new AnimatedValue(76));
+    assertThat(lettering(other).movable(Channel.LEAN)).isEqualTo(new AnimatedValue(0));
+  }
+
+  /** A plane that is there is kept as it was turned. */
+  @Test
+  void ringsInSpaceKeepTheirPlane() {
+    String plane = "\"plane\":{\"tilt\":50,\"swing\":9,\"backs\":\"hidden\"}";
+    Scene before = SceneCodec.read(document(CIRCLE, "abcd", "", plane));
+    Lettering round = lettering(with(before, "carousel", ""));
+    assertThat(round.properties()).isEqualTo(lettering(before).properties());
+    Lettering up = lettering(with(before, "stand-up", ""));
+    assertThat(up.properties().plane())
+        .isEqualTo(lettering(before).properties().plane().standing(Plane.Stance.STANDING));
+    assertThat(times(up.movable(Channel.TILT))).containsExactly(0.0, 1.2);
+    assertThat(up.movable(Channel.TILT).keyframes().get(1).value()).isEqualTo(50);
+    assertThat(up.movable(Channel.SWING)).isEqualTo(new AnimatedValue(9));
+  }
+
+  private static double value(PreparedLettering l, Channel c, double time) {
+    return Timeline.value(l.lettering().movable(c), time);
   }
 }

@@ -26,7 +26,7 @@ class LandingSolverTest {
               }
               return new Reading(in, 0);
             },
-        (time, near) -> near + 1);
+        (time, kind, near) -> near + 1);
   }
 
   private static Keyframe key(double time, double value, Landing.Kind kind) {
@@ -110,7 +110,7 @@ class LandingSolverTest {
                   double depth = 20_000 - Math.abs(offset);
                   return new Reading(depth >= 0, Math.max(0, Math.abs(depth) - 1));
                 },
-            (time, near) -> near);
+            (time, kind, near) -> near);
     List<Double> v = solve(solver, key(0, 0, Landing.Kind.OUT_BEFORE), key(1, 0, null));
     assertThat(v.get(0)).isCloseTo(-20_000, within(0.01));
     assertThat(asked[0]).isLessThan(40);

@@ -7,6 +7,7 @@ import com.eclipsesource.json.JsonObject;
 import com.eclipsesource.json.JsonValue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
@@ -126,5 +127,44 @@ class DepthStageTest extends PageTest {
     assertThat(plane().getString("goesBehind", "")).isEqualTo(field);
     page.keyboard().press("Control+z");
     assertThat(plane().get("goesBehind")).isNull();
+  }
+
+  private JsonObject offset() {
+    return w.lettering().get("seat").asObject().get("pathOffset").asObject();
+  }
+
+  @Test
+  void aRingInSpaceIsWrittenInOneClick() {
+    w.tab(4);
+    w.button("Carousel").click();
+    assertThat(plane().getString("stance", "")).isEqualTo("standing");
+    assertThat(offset().get("cruise").asObject().getDouble("amount", 0)).isEqualTo(-3);
+    PlaywrightAssertions.assertThat(page.getByTestId("recipe")).containsText("3, of 2 s each");
+    w.type("A turn takes", "5");
+    assertThat(offset().get("cruise").asObject().getDouble("amount", 0)).isEqualTo(-1);
+    page.getByText("Right", new Page.GetByTextOptions().setExact(true)).click();
+    assertThat(offset().get("cruise").asObject().getDouble("amount", 0)).isEqualTo(1);
+    w.button("Stand up").click();
+    w.type("Stands after", "2");
+    assertThat(offset().get("cruise")).isNull();
+    assertThat(plane().get("lean").asObject().get("keyframes").asArray()).hasSize(2);
+    w.button("Take this movement away").click();
+    assertThat(plane().getDouble("tilt", 0)).as("it lies as it did at the end").isEqualTo(76);
+  }
+
+  @Test
+  void wordsAreBroughtToTheFrontInTheJourney() {
+    w.button("Carousel").click();
+    w.tab(4);
+    page.getByLabel("Path offset: Still: click to set a keyframe").click();
+    w.handle("ring-0").click();
+    choose("Lands", "Hidden at the back");
+    JsonObject back = offset().get("keyframes").asArray().get(0).asObject();
+    assertThat(back.getString("landing", "")).isEqualTo("at-the-back");
+    PlaywrightAssertions.assertThat(page.getByText("At the back").first()).isVisible();
+    choose("Lands", "Facing the front");
+    JsonObject front = offset().get("keyframes").asArray().get(0).asObject();
+    double half = Math.abs(front.getDouble("value", 0) - back.getDouble("value", 0));
+    assertThat(half).as("half of the ring").isGreaterThan(300);
   }
 }

@@ -63,7 +63,10 @@ class ParityTest {
                {"time":1,"value":0,"landing":"at-rest"},{"time":2.5,"value":0,"landing":"out-after"}]}}},
           {"id":"b","text":"upright \\u05d0\\u05d1 \\ud83d\\ude00","path":"r","face":"bricolage-grotesque","size":52,
            "axes":{"wght":333,"wdth":81},"seat":{"side":"right","orientation":"upright","align":"end",
-             "endMargin":17,"pathOffset":{"keyframes":[{"time":0,"value":-40},{"time":3,"value":0,"landing":"whole-laps","laps":2}]}}}],
+             "endMargin":17,"pathOffset":{"keyframes":[{"time":0,"value":-40},{"time":3,"value":0,"landing":"whole-laps","laps":2}]}}},
+          {"id":"c","text":"round and about","path":"r","face":"comfortaa","size":30,"rotation":{"keyframes":[{"time":0,"value":0},{"time":3,"value":70}]},
+           "plane":{"stance":"standing","swing":12,"tilt":{"keyframes":[{"time":0,"value":40},{"time":3,"value":75}]},"planeX":450,"planeY":300},
+           "seat":{"pathOffset":{"keyframes":[{"time":0,"value":0,"landing":"at-the-back"},{"time":1.4,"value":0,"landing":"facing-front"}]}}}],
          "groups":[{"id":"g","members":["a"],"centre":[450,300],"opacity":70,
              "scale":{"keyframes":[{"time":0,"value":0.6,"easing":"gentle-both"},{"time":2,"value":1.3}]}},
            {"id":"h","members":["g","b"],"x":30,"rotation":{"sway":{"amplitude":9,"period":2}}}]}""";

@@ -86,7 +86,7 @@ class FieldsTest {
     fields("{\"a\":\"OUT_BEFORE\"}").choice("a", Landing.Kind.values(), null);
     assertThat(problems.get(0).allowed())
         .isEqualTo(
-            "out-before, out-after, inside-before, inside-after, at-rest, centred, whole-laps");
+            "out-before, out-after, inside-before, inside-after, at-rest, centred, facing-front, at-the-back, whole-laps");
   }
 
   @Test

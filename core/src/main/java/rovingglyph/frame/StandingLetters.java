@@ -85,6 +85,11 @@ public final class StandingLetters {
     return out;
   }
 
+  /** The letters that are painted and go through each other, see {@link LetterCrossings}. */
+  public List<LetterCrossings.Pair> crossings(double time) {
+    return LetterCrossings.of(standing(time).all(lettering.ink(time, 1)));
+  }
+
   private LettersInSpace standing(double time) {
     return new LettersInSpace(lettering, time, scene.turned(lettering.lettering(), time));
   }

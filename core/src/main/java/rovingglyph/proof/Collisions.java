@@ -85,7 +85,8 @@ final class Collisions {
     return Letters.ink(row.letters().get(p.letter()), p.back(), Letters.map(p));
   }
 
-  private static double gapInALine(RowLayout row, Placement a, Placement b) {
+  /** How far the outlines of two neighbours are from each other on a straight path, px. */
+  static double gapInALine(RowLayout row, Placement a, Placement b) {
     Affine first = new Affine(a.width(), 0, 0, a.height(), 0, 0);
     double apart = (a.advance() + b.advance()) / 2;
     Affine second = new Affine(b.width(), 0, 0, b.height(), apart, 0);

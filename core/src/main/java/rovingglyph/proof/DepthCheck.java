@@ -2,18 +2,27 @@ package rovingglyph.proof;
 
 import java.util.ArrayList;
 import java.util.List;
+import rovingglyph.frame.LetterCrossings;
 import rovingglyph.frame.PreparedLettering;
 import rovingglyph.frame.PreparedScene;
 import rovingglyph.frame.StandingLetters;
+import rovingglyph.geometry.Affine;
+import rovingglyph.geometry.Decimal;
+import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Projection;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Plane;
 import rovingglyph.scene.Seat;
+import rovingglyph.seat.Placement;
+import rovingglyph.seat.RowLayout;
 
 /** How words that are turned in space are seen: the right way round, and before the eye. */
 final class DepthCheck {
   /** From near by most of a ring is seen from behind: only more than that is too much. */
   private static final double BACKWARDS = 0.85;
+
+  /** The size of the smallest letters that are read, in shares of the frame's shorter side. */
+  private static final double LEAST_SIZE = 1.0 / 90;
 
   /** So many times in the scene is looked whether letters pass the eye. */
   private static final int LOOKS = 24;
@@ -29,7 +38,95 @@ final class DepthCheck {
     StandingLetters letters = new StandingLetters(scene, l.lettering().id());
     backwards(letters, l, plane, scene.scene().length(), out);
     passing(letters, l, scene.scene().length(), out);
+    double time = Rest.time(l.lettering(), scene.scene().length());
+    through(letters.crossings(time), l, time, out);
+    small(
+        letters,
+        l,
+        plane,
+        time,
+        LEAST_SIZE * Math.min(scene.scene().width(), scene.scene().height()),
+        out);
     return out;
+  }
+
+  /** Letters that go through each other where they rest, unless their face has it so. */
+  private static void through(
+      List<LetterCrossings.Pair> all, PreparedLettering l, double time, List<Finding> out) {
+    List<LetterCrossings.Pair> found = all.stream().filter(p -> !isOwn(p)).toList();
+    if (found.isEmpty()) {
+      return;
+    }
+    LetterCrossings.Pair p = found.get(0);
+    int more = found.size() - 1;
+    String others = more == 0 ? "" : ", and " + more + (more == 1 ? " more pair" : " more pairs");
+    String message =
+        "In "
+            + Names.of(l.lettering())
+            + " the letters "
+            + quoted(p.row(), p.first())
+            + " and "
+            + quoted(p.otherRow(), p.second())
+            + others
+            + " go through each other: give them more tracking, less lean, or a path with more room";
+    out.add(Finding.of(message, l.lettering().id(), time));
+  }
+
+  /** Whether two letters are joined on a straight path too. */
+  private static boolean isOwn(LetterCrossings.Pair p) {
+    boolean neighbours = p.row() == p.otherRow() && p.second().letter() == p.first().letter() + 1;
+    return neighbours && Collisions.gapInALine(p.row(), p.first(), p.second()) <= 0;
+  }
+
+  private static String quoted(RowLayout row, Placement p) {
+    return Names.quoted(row.letters().get(p.letter()).cluster().text());
+  }
+
+  /**
+   * Letters that are read, and seen much smaller than others because they are farther away.
+   *
+   * @param least size that can be read, px
+   */
+  private static void small(
+      StandingLetters letters,
+      PreparedLettering l,
+      Plane plane,
+      double time,
+      double least,
+      List<Finding> out) {
+    double smallest = Double.POSITIVE_INFINITY;
+    double largest = 0;
+    for (StandingLetters.Letter letter : letters.letters(time)) {
+      if (letter.seen() && !letter.isBack() && letter.map().i() >= Projection.NEAREST) {
+        Affine seen = letter.map().near(Point.ORIGIN);
+        double size = Math.hypot(seen.c(), seen.d());
+        smallest = Math.min(smallest, size);
+        largest = Math.max(largest, size);
+      }
+    }
+    // Where none is larger it is not for their distance.
+    if (smallest < least && largest >= least && !plane.parallel()) {
+      Finding found =
+          Finding.of(
+              "The farthest letters of "
+                  + Names.of(l.lettering())
+                  + " are seen at a size of only "
+                  + Decimal.text(smallest, 0)
+                  + " px: too small to read",
+              l.lettering().id(),
+              time);
+      out.add(fromFartherOff(found, l));
+    }
+  }
+
+  /** Which is mended by looking from farther off, as far as that goes. */
+  private static Finding fromFartherOff(Finding found, PreparedLettering l) {
+    double far = l.lettering().movable(Channel.VIEWING_DISTANCE).base();
+    return far * 2 > Channel.VIEWING_DISTANCE.max()
+        ? found
+        : found.mendedBy(
+            "Look from twice as far",
+            Mend.value("shift", l.lettering().id(), Channel.VIEWING_DISTANCE).add("by", far));
   }
 
   private static void backwards(
@@ -62,7 +159,6 @@ final class DepthCheck {
       double time = length * i / LOOKS;
       for (StandingLetters.Letter letter : letters.letters(time)) {
         if (letter.map().i() < Projection.NEAREST) {
-          double far = l.lettering().movable(Channel.VIEWING_DISTANCE).base();
           Finding found =
               Finding.of(
                   "Letters of "
@@ -70,13 +166,7 @@ final class DepthCheck {
                       + " pass the eye, and are cut off: its viewing distance is short",
                   l.lettering().id(),
                   time);
-          out.add(
-              far * 2 > Channel.VIEWING_DISTANCE.max()
-                  ? found
-                  : found.mendedBy(
-                      "Look from twice as far",
-                      Mend.value("shift", l.lettering().id(), Channel.VIEWING_DISTANCE)
-                          .add("by", far)));
+          out.add(fromFartherOff(found, l));
           return;
         }
       }

@@ -18,7 +18,7 @@ import rovingglyph.seat.RowLayout;
  */
 public final class LetterCrossings {
   /** Letters that share no more of a line than this, px, only touch. */
-  static final double TOUCH = 0.5;
+  private static final double TOUCH = 0.5;
 
   /** More letters than this are not looked at: it would take too long after every edit. */
   private static final int MOST = 300;
@@ -40,6 +40,13 @@ public final class LetterCrossings {
    * @param second its place
    */
   public record Pair(RowLayout row, Placement first, RowLayout otherRow, Placement second) {}
+
+  /** Round all of a letter. */
+  private record Ball(Point3 centre, double radius) {
+    boolean meets(Ball o) {
+      return centre.minus(o.centre).length() < radius + o.radius;
+    }
+  }
 
   /** A face of a letter in straight edges. */
   private record Face(Point3 origin, Point3 u, Point3 v, List<List<Point>> ink) {
@@ -95,13 +102,12 @@ public final class LetterCrossings {
       return out;
     }
     List<List<Face>> faces = cards.stream().map(LetterCrossings::faces).toList();
+    List<Ball> balls = cards.stream().map(LetterCrossings::ball).toList();
     for (int i = 0; i < cards.size(); i++) {
       for (int k = i + 1; k < cards.size(); k++) {
-        Card a = cards.get(i);
-        Card b = cards.get(k);
-        if (reach(a, b) > 0 && meet(faces.get(i), faces.get(k))) {
-          LetterInk first = a.ink();
-          LetterInk second = b.ink();
+        if (balls.get(i).meets(balls.get(k)) && meet(faces.get(i), faces.get(k))) {
+          LetterInk first = cards.get(i).ink();
+          LetterInk second = cards.get(k).ink();
           out.add(new Pair(first.row(), first.place(), second.row(), second.place()));
         }
       }
@@ -109,15 +115,11 @@ public final class LetterCrossings {
     return out;
   }
 
-  /** By how much the balls round two letters go into each other, px. */
-  private static double reach(Card a, Card b) {
-    return radius(a) + radius(b) - a.corners().get(0).minus(b.corners().get(0)).length();
-  }
-
-  /** Of a ball about the first corner. */
-  private static double radius(Card c) {
-    Point3 first = c.corners().get(0);
-    return c.corners().stream().mapToDouble(p -> p.minus(first).length()).max().orElse(0);
+  private static Ball ball(Card c) {
+    List<Point3> corners = c.corners();
+    Point3 first = corners.get(0);
+    double radius = corners.stream().mapToDouble(p -> p.minus(first).length()).max().orElse(0);
+    return new Ball(first, radius);
   }
 
   private static List<Face> faces(Card c) {

@@ -40,13 +40,9 @@ final class DepthCheck {
     passing(letters, l, scene.scene().length(), out);
     double time = Rest.time(l.lettering(), scene.scene().length());
     through(letters.crossings(time), l, time, out);
-    small(
-        letters,
-        l,
-        plane,
-        time,
-        LEAST_SIZE * Math.min(scene.scene().width(), scene.scene().height()),
-        out);
+    if (!plane.parallel()) {
+      small(scene, letters, l, time, out);
+    }
     return out;
   }
 
@@ -58,16 +54,14 @@ final class DepthCheck {
       return;
     }
     LetterCrossings.Pair p = found.get(0);
-    int more = found.size() - 1;
-    String others = more == 0 ? "" : ", and " + more + (more == 1 ? " more pair" : " more pairs");
+    String letters =
+        Names.letters(
+            quoted(p.row(), p.first()), quoted(p.otherRow(), p.second()), found.size() - 1);
     String message =
         "In "
             + Names.of(l.lettering())
-            + " the letters "
-            + quoted(p.row(), p.first())
-            + " and "
-            + quoted(p.otherRow(), p.second())
-            + others
+            + " "
+            + letters
             + " go through each other: give them more tracking, less lean, or a path with more room";
     out.add(Finding.of(message, l.lettering().id(), time));
   }
@@ -82,30 +76,27 @@ final class DepthCheck {
     return Names.quoted(row.letters().get(p.letter()).cluster().text());
   }
 
-  /**
-   * Letters that are read, and seen much smaller than others because they are farther away.
-   *
-   * @param least size that can be read, px
-   */
+  /** Letters that are read, and seen much smaller than others because they are farther away. */
   private static void small(
+      PreparedScene scene,
       StandingLetters letters,
       PreparedLettering l,
-      Plane plane,
       double time,
-      double least,
       List<Finding> out) {
+    double least = LEAST_SIZE * Math.min(scene.scene().width(), scene.scene().height());
+    Projection round = scene.round(l.lettering().id(), time);
     double smallest = Double.POSITIVE_INFINITY;
     double largest = 0;
     for (StandingLetters.Letter letter : letters.letters(time)) {
       if (letter.seen() && !letter.isBack() && letter.map().i() >= Projection.NEAREST) {
-        Affine seen = letter.map().near(Point.ORIGIN);
+        Affine seen = round.times(letter.map()).near(Point.ORIGIN);
         double size = Math.hypot(seen.c(), seen.d());
         smallest = Math.min(smallest, size);
         largest = Math.max(largest, size);
       }
     }
     // Where none is larger it is not for their distance.
-    if (smallest < least && largest >= least && !plane.parallel()) {
+    if (smallest < least && largest >= least) {
       Finding found =
           Finding.of(
               "The farthest letters of "

@@ -23,4 +23,10 @@ final class Names {
   static String quoted(String name) {
     return "\u201c" + name + "\u201d";
   }
+
+  /** Two letters, in quotes already, and how many more pairs of them. */
+  static String letters(String first, String second, int more) {
+    String others = more == 0 ? "" : ", and " + more + (more == 1 ? " more pair" : " more pairs");
+    return "the letters " + first + " and " + second + others;
+  }
 }

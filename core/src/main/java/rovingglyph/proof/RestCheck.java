@@ -191,12 +191,8 @@ final class RestCheck {
         worst.gap() <= 0
             ? " touch or cross"
             : " stand only " + Decimal.text(Math.max(worst.gap(), 0.1), 1) + " px apart";
-    String others =
-        near.size() == 1
-            ? ""
-            : ", and " + (near.size() - 1) + (near.size() == 2 ? " more pair" : " more pairs");
-    String message =
-        "In " + name + " the letters " + worst.first() + " and " + worst.second() + others + how;
+    String letters = Names.letters(worst.first(), worst.second(), near.size() - 1);
+    String message = "In " + name + " " + letters + how;
     double wanted = Math.ceil(Math.max(2 * Collisions.NEAR, l.lettering().seat().leastGap()));
     if (comeApart(near, wanted)) {
       find(

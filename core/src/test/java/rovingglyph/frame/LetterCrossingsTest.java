@@ -159,4 +159,19 @@ class LetterCrossingsTest {
     String parallel = swung.formatted(25).replace("{", "{\"parallel\":true,");
     assertThat(told(line, parallel)).noneMatch(m -> m.contains(small));
   }
+
+  /** Far letters are as small as they are in the frame, in groups that make them smaller too. */
+  @Test
+  void theSizeThatIsReadIsThatInTheFrame() {
+    String scene =
+        """
+        {"format":"roving-glyph-scene","version":2,"width":1000,"height":1000,"rate":"25","length":4,
+         "paths":[{"id":"p","kind":"drawn","points":[{"x":300,"y":500},{"x":900,"y":500}]}],
+         "items":[{"kind":"lettering","id":"l","text":"abcdefgh","path":"p","size":100,
+             "plane":{"swing":60,"planeX":300,"planeY":500,"viewingDistance":250}},
+           {"kind":"group","id":"g","members":["l"],"centre":[500,500],"scale":%s}]}""";
+    String small = "too small to read";
+    assertThat(Proof.of(prepare(scene.formatted(1)))).noneMatch(f -> f.message().contains(small));
+    assertThat(Proof.of(prepare(scene.formatted(0.2)))).anyMatch(f -> f.message().contains(small));
+  }
 }

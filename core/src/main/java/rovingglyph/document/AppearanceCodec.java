@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Set;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.BlendMode;
-import rovingglyph.scene.Body;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Clip;
 import rovingglyph.scene.Effect;
@@ -113,7 +112,7 @@ public final class AppearanceCodec {
 
   private static final Field<Item, Pin> PIN = PinCodec.pinned((Item i) -> i.properties().pin());
 
-  private static final Field<Item, PlaneCodec.Document> PLANE =
+  private static final Field<Item, Valued<Plane>> PLANE =
       field("plane", Lists.object(PlaneCodec.SCHEMA), PlaneCodec::document)
           .optional()
           .about("turned in space");
@@ -296,7 +295,7 @@ public final class AppearanceCodec {
     if (ride != null) {
       values.putAll(ride.values());
     }
-    PlaneCodec.Document plane = v.get(PLANE);
+    Valued<Plane> plane = v.get(PLANE);
     if (plane != null) {
       values.putAll(plane.values());
     }
@@ -306,7 +305,7 @@ public final class AppearanceCodec {
         .measuredBy(v.get(MATTE))
         .carried(ride == null ? null : ride.ride())
         .pinned(v.get(PIN))
-        .turned(plane == null ? null : plane.plane());
+        .turned(plane == null ? null : plane.part());
   }
 
   /** Where an item's document has one of these values, as the end of a JSON path; else null. */
@@ -317,11 +316,9 @@ public final class AppearanceCodec {
     if (Channel.RIDE.contains(channel)) {
       return "." + RIDE.name() + "." + RideCodec.name(channel);
     }
-    if (Plane.CHANNELS.contains(channel)) {
-      return "." + PLANE.name() + "." + channel.field();
-    }
-    if (Body.CHANNELS.contains(channel)) {
-      return "." + PLANE.name() + "." + PlaneCodec.BODY.name() + "." + channel.field();
+    String inPlane = PlaneCodec.place(channel);
+    if (inPlane != null) {
+      return "." + PLANE.name() + "." + inPlane;
     }
     List<Effect> effects = item.properties().effects();
     for (int i = 0; i < effects.size(); i++) {

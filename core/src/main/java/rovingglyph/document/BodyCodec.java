@@ -2,9 +2,7 @@ package rovingglyph.document;
 
 import static rovingglyph.schema.Field.field;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Body;
 import rovingglyph.scene.Channel;
@@ -14,18 +12,15 @@ import rovingglyph.schema.Types;
 
 /** The thickness of the letters of a plane, from and to JSON. */
 final class BodyCodec {
-  /** A body with its values. */
-  record Document(Body body, Map<Channel, AnimatedValue> values) {}
-
-  private static final Field<Document, Body.Bevel> PROFILE =
-      field("profile", Types.choice(Body.Bevel.values()), (Document d) -> d.body.bevel())
+  private static final Field<Valued<Body>, Body.Bevel> PROFILE =
+      field("profile", Types.choice(Body.Bevel.values()), (Valued<Body> d) -> d.part().bevel())
           .usual(Body.Bevel.STRAIGHT)
           .about("of the bevel: one slope, or a quarter of a circle");
-  private static final Field<Document, Body.Sides> SIDES =
-      field("sides", Types.choice(Body.Sides.values()), (Document d) -> d.body.sides())
+  private static final Field<Valued<Body>, Body.Sides> SIDES =
+      field("sides", Types.choice(Body.Sides.values()), (Valued<Body> d) -> d.part().sides())
           .usual(Body.Sides.SAME)
           .about("in the colour of their letter, or in `sideColour`");
-  private static final List<Field<Document, AnimatedValue>> VALUES =
+  private static final List<Field<Valued<Body>, AnimatedValue>> VALUES =
       List.of(
           value(Channel.THICKNESS, "how far backs are behind fronts, which stay where they are"),
           value(
@@ -44,25 +39,19 @@ final class BodyCodec {
           value(Channel.WARMTH, "of the light: above 0 yellowish, below bluish"),
           value(Channel.EDGE_LIGHT, "white light on faces that are seen at a flat angle"));
 
-  static final Schema<Document> SCHEMA =
-      Schema.<Document>named("Body")
+  static final Schema<Valued<Body>> SCHEMA =
+      Schema.<Valued<Body>>named("Body")
           .with(PROFILE, SIDES)
           .with(VALUES)
-          .keeping(d -> d.body.extras())
+          .keeping(d -> d.part().extras())
           .made(
-              v -> {
-                Map<Channel, AnimatedValue> values = new LinkedHashMap<>();
-                for (int i = 0; i < VALUES.size(); i++) {
-                  values.put(Body.CHANNELS.get(i), v.get(VALUES.get(i)));
-                }
-                return new Document(new Body(v.get(PROFILE), v.get(SIDES), v.rest()), values);
-              });
+              v ->
+                  Valued.read(
+                      new Body(v.get(PROFILE), v.get(SIDES), v.rest()), Body.CHANNELS, VALUES, v));
 
   private BodyCodec() {}
 
-  private static Field<Document, AnimatedValue> value(Channel c, String about) {
-    return field(c.field(), AnimatedType.of(c), (Document d) -> d.values.get(c))
-        .fallback(new AnimatedValue(Body.start(c)))
-        .about(about);
+  private static Field<Valued<Body>, AnimatedValue> value(Channel c, String about) {
+    return Valued.value(c, Body.start(c), about);
   }
 }

@@ -17,8 +17,10 @@ import rovingglyph.journey.SideSwitch;
 import rovingglyph.motion.Timeline;
 import rovingglyph.paths.GuideContour;
 import rovingglyph.scene.AnimatedValue;
+import rovingglyph.scene.Band;
 import rovingglyph.scene.Body;
 import rovingglyph.scene.Channel;
+import rovingglyph.scene.Core;
 import rovingglyph.scene.Item;
 import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Plane;
@@ -47,6 +49,10 @@ final class Planes {
       argument("profile", Types.choice(Body.Bevel.values())).optional();
   private static final Field<Values, Body.Sides> SIDES =
       argument("sides", Types.choice(Body.Sides.values())).optional();
+  private static final Field<Values, Boolean> HAS_CORE = argument("core", Types.flag()).optional();
+  private static final Field<Values, Core.Shape> SHAPE =
+      argument("shape", Types.choice(Core.Shape.values())).optional();
+  private static final Field<Values, Boolean> HAS_BAND = argument("band", Types.flag()).optional();
   private static final Field<Values, String> BEHIND =
       argument("goesBehind", Types.orNull(Types.text(Types.LONGEST_ID))).optional();
 
@@ -64,6 +70,9 @@ final class Planes {
                   THICK,
                   BEVEL,
                   SIDES,
+                  HAS_CORE,
+                  SHAPE,
+                  HAS_BAND,
                   BEHIND,
                   Arguments.PLAYHEAD),
               Planes::turned));
@@ -98,12 +107,17 @@ final class Planes {
             v.get(PARALLEL) == null ? from.parallel() : v.get(PARALLEL),
             v.get(BACKS) == null ? from.backs() : v.get(BACKS),
             item instanceof Lettering ? body(from.body(), v) : from.body(),
+            item instanceof Lettering ? core(from.core(), v) : from.core(),
+            item instanceof Lettering ? band(from.band(), v) : from.band(),
             behind,
             from.extras());
     double time = v.get(Arguments.PLAYHEAD);
     Item out = before == null ? begun(target, item, plane, time) : with(item, plane);
     if (plane.body() != null && from.body() == null) {
       out = thickened(out, time);
+    }
+    if (out instanceof Lettering l) {
+      out = RingParts.begun(l, from, box(target, l, time), time);
     }
     // An item of a kind that is not known has no values.
     boolean viewed = view != null && out.movable(Channel.TILT) != null;
@@ -130,6 +144,20 @@ final class Planes {
         v.get(BEVEL) == null ? from.bevel() : v.get(BEVEL),
         v.get(SIDES) == null ? from.sides() : v.get(SIDES),
         from.extras());
+  }
+
+  private static Core core(Core before, Values v) {
+    boolean there = v.get(HAS_CORE) == null ? before != null : v.get(HAS_CORE);
+    if (!there) {
+      return null;
+    }
+    Core from = before == null ? Core.PLAIN : before;
+    return new Core(v.get(SHAPE) == null ? from.shape() : v.get(SHAPE), from.extras());
+  }
+
+  private static Band band(Band before, Values v) {
+    boolean there = v.get(HAS_BAND) == null ? before != null : v.get(HAS_BAND);
+    return there ? before == null ? Band.PLAIN : before : null;
   }
 
   /** With what thick letters begin with: a share of their size. */

@@ -41,18 +41,22 @@ record BodyLook(double thickness, int sides, Light light, List<Level> levels) {
         body.sides() == Body.Sides.SAME
             ? -1
             : Timeline.colour(l.movable(Channel.SIDE_COLOUR), time, l.setting().mix());
-    Light light =
-        new Light(
-            Math.toRadians(value(l, Channel.LIGHT_FROM, time)),
-            Math.toRadians(value(l, Channel.LIGHT_HEIGHT, time)),
-            value(l, Channel.AMBIENT, time) / 100,
-            value(l, Channel.WARMTH, time) / 100,
-            value(l, Channel.EDGE_LIGHT, time) / 100);
-    return new BodyLook(thickness, sides, light, levels(body.bevel(), bevel, thickness));
+    return new BodyLook(thickness, sides, light(l, time), levels(body.bevel(), bevel, thickness));
+  }
+
+  /** The light on what is in a plane: where letters have no thickness that of a document's start. */
+  static Light light(Lettering l, double time) {
+    return new Light(
+        Math.toRadians(value(l, Channel.LIGHT_FROM, time)),
+        Math.toRadians(value(l, Channel.LIGHT_HEIGHT, time)),
+        value(l, Channel.AMBIENT, time) / 100,
+        value(l, Channel.WARMTH, time) / 100,
+        value(l, Channel.EDGE_LIGHT, time) / 100);
   }
 
   private static double value(Lettering l, Channel c, double time) {
-    return c.clamp(Timeline.value(l.movable(c), time));
+    boolean there = l.properties().plane().channels().contains(c);
+    return c.clamp(there ? Timeline.value(l.movable(c), time) : Body.start(c));
   }
 
   private static List<Level> levels(Body.Bevel profile, double bevel, double thickness) {

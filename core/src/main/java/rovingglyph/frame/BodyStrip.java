@@ -2,12 +2,9 @@ package rovingglyph.frame;
 
 import java.util.ArrayList;
 import java.util.List;
-import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
-import rovingglyph.geometry.Projection;
 import rovingglyph.geometry.Rect;
 import rovingglyph.geometry.Rim;
-import rovingglyph.scene.Bitmapped;
 
 /**
  * Faces of one ring of a letter side by side, over which the light changes smoothly: what is
@@ -16,17 +13,6 @@ import rovingglyph.scene.Bitmapped;
 final class BodyStrip {
   /** So far, px, it goes on where it turns away. */
   private static final double END = 4;
-
-  /** Where its colours are told, in shares of its width: closer where a round side turns away. */
-  private static final double[] STOPS = {0, 0.1464, 0.5, 0.8536, 1};
-
-  private static final double[] OPAQUE = {1, 1, 1, 1, 1};
-
-  /** Colours whose channels differ by no more are one. */
-  private static final int ALIKE = 2;
-
-  /** Narrower than this share of what they could be, strips have one colour. */
-  private static final double LEAST_WIDE = 1e-3;
 
   /** What overlaps by less than this, px or radians, does not. */
   private static final double TOUCH = 1e-6;
@@ -338,78 +324,18 @@ final class BodyStrip {
     if (straight) {
       return FramePaint.plain(begin, alpha);
     }
-    int i = 2 * corner(0);
-    int k = 2 * corner(edges);
-    double[] a = a();
-    double[] b = b();
-    Point chord = new Point(a[k] - a[i], a[k + 1] - a[i + 1]);
-    double downX = 0;
-    double downY = 0;
-    for (int j = 0; j <= edges; j++) {
-      int c = 2 * corner(j);
-      downX += b[c] - a[c];
-      downY += b[c + 1] - a[c + 1];
-    }
-    Point down = new Point(downX, downY);
-    double wide = chord.cross(down);
-    if (!(Math.abs(wide) > LEAST_WIDE * chord.length() * down.length())) {
-      return FramePaint.plain(begin, alpha);
-    }
-    int[] stops = new int[STOPS.length];
-    int j = 0;
-    double from = 0;
-    double to = at(1, chord, down, wide);
-    for (int s = 0; s < stops.length; s++) {
-      while (j < edges - 1 && to < STOPS[s]) {
-        j++;
-        from = to;
-        to = at(j + 1, chord, down, wide);
-      }
-      double share = to > from ? Math.min(Math.max((STOPS[s] - from) / (to - from), 0), 1) : 1;
-      int e = corner(j);
-      stops[s] =
-          shade.side(
+    return StripPaint.of(
+        a(),
+        b(),
+        corner(0),
+        edges,
+        (j, share) -> {
+          int e = corner(j);
+          return shade.side(
               ring,
               rim.beginX(e) + (rim.endX(e) - rim.beginX(e)) * share,
               rim.beginY(e) + (rim.endY(e) - rim.beginY(e)) * share);
-    }
-    if (areAlike(stops)) {
-      return FramePaint.plain(stops[STOPS.length / 2], alpha);
-    }
-    Affine map = new Affine(chord.x(), chord.y(), down.x(), down.y(), a[i], a[i + 1]);
-    return new FramePaint(
-        FramePaint.Kind.LINEAR,
-        alpha,
-        0,
-        -1,
-        Bitmapped.STILL,
-        Projection.of(map),
-        STOPS,
-        stops,
-        OPAQUE);
-  }
-
-  /** How far across it a corner lies, 0 to 1, along lines that go down it. */
-  private double at(int j, Point chord, Point down, double wide) {
-    int i = 2 * corner(0);
-    int c = 2 * corner(j);
-    double x = a()[c] - a()[i];
-    double y = a()[c + 1] - a()[i + 1];
-    return (x * down.y() - y * down.x()) / wide;
-  }
-
-  private static boolean areAlike(int[] colours) {
-    for (int shift = 16; shift >= 0; shift -= 8) {
-      int least = 255;
-      int most = 0;
-      for (int c : colours) {
-        least = Math.min(least, c >> shift & 255);
-        most = Math.max(most, c >> shift & 255);
-      }
-      if (most - least > ALIKE) {
-        return false;
-      }
-    }
-    return true;
+        },
+        alpha);
   }
 }

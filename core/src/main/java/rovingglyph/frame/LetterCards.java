@@ -118,9 +118,18 @@ final class LetterCards {
   }
 
   /** The way up of a letter whose path has its left side there. */
-  private Point3 up(Point left) {
+  Point3 up(Point left) {
     double flat = Math.sin(lean);
     return new Point3(left.x() * flat, left.y() * flat, -Math.cos(lean));
+  }
+
+  /** The left side of the path of a letter where it stands, in the plane. */
+  Point3 left(Card c, Shapes shapes) {
+    LetterInk i = c.ink();
+    RowLayout.Foot foot = i.row().foot(i.letter());
+    Affine turn = shapes.turn(i);
+    Point along = turn.apply(foot.at().plus(foot.tangent())).minus(turn.apply(foot.at()));
+    return new Point3(along.y(), -along.x(), 0);
   }
 
   /**

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
+import java.util.stream.Stream;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Space;
@@ -15,6 +16,7 @@ import rovingglyph.scene.Lettering;
 import rovingglyph.scene.Plane;
 import rovingglyph.seat.Placement;
 import rovingglyph.seat.RowLayout;
+import rovingglyph.seat.SeatValues;
 import rovingglyph.type.Outline;
 
 /** The letters of a lettering at one time as they stand in space: painted, outlined and hit. */
@@ -36,6 +38,9 @@ final class LettersInSpace implements LetterCards.Shapes {
   /** The colour of what is seen from behind, where that has one. */
   private final int backs;
 
+  /** What there is beside letters; null where there is nothing. */
+  private final RingSolids ring;
+
   /**
    * @param prepared one that has a plane
    * @param space how things in its plane are seen
@@ -54,6 +59,18 @@ final class LettersInSpace implements LetterCards.Shapes {
             value(Channel.LEAN, time),
             look == null ? 0 : look.thickness(),
             new Point(value(Channel.PLANE_X, time), value(Channel.PLANE_Y, time)));
+    this.ring = ring(time);
+  }
+
+  private RingSolids ring(double time) {
+    SeatValues v = prepared.values(time);
+    RingLook there = RingLook.of(lettering, prepared.centre(v), time);
+    RingView view = there == null ? null : RingView.of(space);
+    boolean facing = lettering.properties().plane().stance() == Plane.Stance.FACING;
+    return view == null
+        ? null
+        : RingSolids.of(
+            there, view, prepared.seating(v).contour(), prepared.turn(v), cards::up, facing);
   }
 
   private double value(Channel c, double time) {
@@ -144,9 +161,7 @@ final class LettersInSpace implements LetterCards.Shapes {
     }
     LetterBody body = body(c);
     List<Piece> out = new ArrayList<>();
-    for (LetterBody.Face f : body.sides(1)) {
-      out.add(Piece.own(f.polygons().stream().map(GlyphOutlines::lines).toList(), Affine.IDENTITY));
-    }
+    body.sides(1).forEach(f -> out.add(piece(f)));
     cap(c).ifPresent(cap -> out.addAll(cap.seen(space)));
     return out;
   }
@@ -178,26 +193,90 @@ final class LettersInSpace implements LetterCards.Shapes {
         .anyMatch(p -> AreaTouch.touches(Outline.of(p.subPaths()), p.map(), window.area()));
   }
 
+  /** Whether anything that is no letter reaches into a part of the frame. */
+  boolean solidTouches(Window window) {
+    if (ring == null) {
+      return false;
+    }
+    return Stream.of(RingSolids.Part.values())
+        .filter(p -> isIn(p, window.half()))
+        .flatMap(p -> ring.faces(p).stream())
+        .map(LettersInSpace::piece)
+        .anyMatch(p -> AreaTouch.touches(Outline.of(p.subPaths()), p.map(), window.area()));
+  }
+
+  private static Piece piece(LetterBody.Face f) {
+    return Piece.own(
+        f.polygons().stream().map(GlyphOutlines::lines).toList(), Affine.IDENTITY);
+  }
+
   /**
    * Paints letters: what is farther away than the middle with its outlines first, then the rest.
+   * Where there is more than letters, they come in as many parts as that has places for them.
+   *
+   * @param alpha of all that is no letter
    */
-  void paint(Frame frame, List<LetterInk> letters, Outlines outlines) {
-    List<Card> far = new ArrayList<>();
-    List<Card> near = new ArrayList<>();
-    for (Card c : ordered(letters, frame.half())) {
-      (near.isEmpty() && cards.isFar(c) ? far : near).add(c);
-    }
+  void paint(Frame frame, List<LetterInk> letters, Outlines outlines, double alpha) {
+    List<Card> ordered = ordered(letters, frame.half());
     frame.mapped(Space.FLAT);
-    for (List<Card> part : List.of(far, near)) {
-      if (look != null) {
-        part.forEach(c -> thick(frame, c, outlines));
-      } else if (outlines.isEmpty()) {
-        part.forEach(c -> fill(frame, c));
-      } else {
-        outlined(frame, part, outlines);
+    if (ring == null) {
+      int near = 0;
+      while (near < ordered.size() && cards.isFar(ordered.get(near))) {
+        near++;
+      }
+      cards(frame, ordered.subList(0, near), outlines);
+      cards(frame, ordered.subList(near, ordered.size()), outlines);
+    } else {
+      RingSolids.Part[] parts = RingSolids.Part.values();
+      for (int slot = 0; slot <= parts.length; slot++) {
+        cards(frame, inSlot(ordered, slot), outlines);
+        if (slot < parts.length && isIn(parts[slot], frame.half())) {
+          solid(frame, ring.faces(parts[slot]), alpha);
+        }
       }
     }
     frame.mapped(space);
+  }
+
+  private void cards(Frame frame, List<Card> part, Outlines outlines) {
+    if (look != null) {
+      part.forEach(c -> thick(frame, c, outlines));
+    } else if (outlines.isEmpty()) {
+      part.forEach(c -> fill(frame, c));
+    } else {
+      outlined(frame, part, outlines);
+    }
+  }
+
+  private List<Card> inSlot(List<Card> all, int slot) {
+    return all.stream().filter(c -> ring.slot(c, cards.left(c, this)) == slot).toList();
+  }
+
+  /** Whether a part belongs to a half: what letters go behind goes through the middle of a core. */
+  static boolean isIn(RingSolids.Part part, Half half) {
+    return half == Half.ALL || (part == RingSolids.Part.FAR_BAND) == (half == Half.FAR);
+  }
+
+  /** What is seen through is painted as a whole, because its faces lie over each other a little. */
+  private static void solid(Frame frame, List<LetterBody.Face> faces, double alpha) {
+    if (alpha <= 0 || faces.isEmpty()) {
+      return;
+    }
+    boolean whole = PreparedLettering.isWhole(alpha);
+    if (!whole) {
+      frame.push(alpha, BlendMode.NORMAL, LayerEffects.NONE);
+    }
+    faces.forEach(f -> face(frame, f));
+    if (!whole) {
+      frame.pop();
+    }
+  }
+
+  private static void face(Frame frame, LetterBody.Face f) {
+    frame.fill(f.paint());
+    frame.beginInline();
+    f.polygons().forEach(frame::polygon);
+    frame.endInline();
   }
 
   /** A letter that fades is one with its outlines. All others lie over the outlines of all. */
@@ -232,12 +311,7 @@ final class LettersInSpace implements LetterCards.Shapes {
     }
     LetterBody body = body(c);
     if (!isHollow(c.ink())) {
-      for (LetterBody.Face f : body.sides(c.ink().alpha())) {
-        frame.fill(f.paint());
-        frame.beginInline();
-        f.polygons().forEach(frame::polygon);
-        frame.endInline();
-      }
+      body.sides(c.ink().alpha()).forEach(f -> face(frame, f));
     }
     if (body.hasCap()) {
       Card cap = body.cap();

@@ -38,6 +38,16 @@ final class Light {
     this.edge = edge;
   }
 
+  /** The way to where it comes from, of length 1. */
+  Point3 from() {
+    return from;
+  }
+
+  /** How much of it edges have more, 0 to 1. */
+  double edge() {
+    return edge;
+  }
+
   /**
    * The colour of a face.
    *
@@ -46,8 +56,17 @@ final class Light {
    * @param eye the way to the eye, of length 1
    */
   int on(int rgb, Point3 normal, Point3 eye) {
-    double direct = (1 - ambient) * Math.max(normal.dot(from), 0);
-    double flat = 1 - Math.min(Math.abs(normal.dot(eye)), 1);
+    return at(rgb, normal.dot(from), 1 - Math.min(Math.abs(normal.dot(eye)), 1));
+  }
+
+  /**
+   * The same by numbers.
+   *
+   * @param cosine of the angle between the way out of the face and the light
+   * @param flat 0 for a face that is seen straight, 1 for one that is seen from its edge
+   */
+  int at(int rgb, double cosine, double flat) {
+    double direct = (1 - ambient) * Math.max(cosine, 0);
     double more = edge == 0 ? 0 : edge * Math.pow(flat, FALL);
     int out = 0;
     for (int i = 0; i < 3; i++) {

@@ -191,6 +191,7 @@ public record PreparedLettering(
     return bent()
         || lettering.letterEffects().trail() != null
         || lettering.filling().isGraded()
+        || hasSolids()
         || lettering.setting().rules().stream().anyMatch(r -> r.fill() != null);
   }
 
@@ -203,6 +204,12 @@ public record PreparedLettering(
   public boolean isDeep() {
     Plane plane = lettering.properties().plane();
     return plane != null && plane.isDeep();
+  }
+
+  /** Whether there is more than letters, see {@link RingSolids}. */
+  private boolean hasSolids() {
+    Plane plane = lettering.properties().plane();
+    return plane != null && plane.hasSolids();
   }
 
   @Override
@@ -324,7 +331,7 @@ public record PreparedLettering(
     }
     List<LetterInk> all = ink(time, whole);
     if (isDeep()) {
-      inSpace(time, frame.space()).paint(frame, all, outlines);
+      inSpace(time, frame.space()).paint(frame, all, outlines, v.opacity() / 100 / whole);
       return;
     }
     if (outlines.isEmpty()) {
@@ -424,7 +431,8 @@ public record PreparedLettering(
 
   @Override
   public boolean touches(double time, Window spot) {
-    return touches(values(time), spot);
+    return touches(values(time), spot)
+        || hasSolids() && inSpace(time, spot.space()).solidTouches(spot);
   }
 
   /** Whether any outline touches the rectangle, by the outlines themselves and not their boxes. */

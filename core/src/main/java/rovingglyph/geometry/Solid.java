@@ -60,6 +60,24 @@ public record Solid(Point3 x, Point3 y, Point3 z, Point3 origin) {
     return new Solid(way(inner.x), way(inner.y), way(inner.z), apply(inner.origin));
   }
 
+  /** The map that takes this one back; null where all becomes flat. */
+  public Solid inverse() {
+    double volume = x.cross(y).dot(z);
+    if (!(Math.abs(volume) > 1e-18)) {
+      return null;
+    }
+    Point3 a = y.cross(z).times(1 / volume);
+    Point3 b = z.cross(x).times(1 / volume);
+    Point3 c = x.cross(y).times(1 / volume);
+    Solid turn =
+        new Solid(
+            new Point3(a.x(), b.x(), c.x()),
+            new Point3(a.y(), b.y(), c.y()),
+            new Point3(a.z(), b.z(), c.z()),
+            Point3.ORIGIN);
+    return new Solid(turn.x, turn.y, turn.z, turn.way(origin).times(-1));
+  }
+
   /** By how much it grows things, over all directions. */
   public double scale() {
     return Math.cbrt(Math.abs(x.cross(y).dot(z)));

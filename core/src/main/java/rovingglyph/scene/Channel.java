@@ -98,6 +98,18 @@ public final class Channel {
   public static final Channel WARMTH = percent("warmth", "Light warmth", -100, 100);
   public static final Channel EDGE_LIGHT = percent("edgeLight", "Edge light", 0, 100);
 
+  public static final Channel CORE_RADIUS = px("coreRadius", "Radius of the core", 0, 1e5);
+  public static final Channel CORE_HEIGHT = px("coreHeight", "Height of the core", 0, 1e5);
+  public static final Channel CORE_LIFT = px("coreLift", "Lift of the core", -1e5, 1e5);
+  public static final Channel CORE_COLOUR =
+      add("coreColour", "Colour of the core", "", 0, 0xFFFFFF, Kind.COLOUR);
+
+  public static final Channel BAND_HEIGHT = px("bandHeight", "Height of the band", 0, 1e5);
+  public static final Channel BAND_LIFT = px("bandLift", "Lift of the band", -1e5, 1e5);
+  public static final Channel BAND_GAP = px("bandGap", "Band behind fronts", -1e4, 1e4);
+  public static final Channel BAND_COLOUR =
+      add("bandColour", "Colour of the band", "", 0, 0xFFFFFF, Kind.COLOUR);
+
   public static final Channel CUT_EDGE = px("cutEdge", "Soft edge of the cut", 0, 1000);
   public static final Channel GROW = px("grow", "Grow", -1000, 1000);
 
@@ -234,7 +246,9 @@ public final class Channel {
         || this == SOFT_EDGE
         || RIDE.contains(this)
         || Plane.CHANNELS.contains(this)
-        || Body.CHANNELS.contains(this);
+        || Body.CHANNELS.contains(this)
+        || Core.CHANNELS.contains(this)
+        || Band.CHANNELS.contains(this);
   }
 
   /** Whether it tells how far along a path something is: it may land, and count laps. */

@@ -11,12 +11,21 @@ import java.util.stream.Stream;
  * @param parallel whether things far away are as large as near ones, whatever the viewing distance
  * @param backs what is seen of letters from behind
  * @param body the thickness of letters; null where they have none
+ * @param core a round thing within the ring of letters; null where there is none
+ * @param band a strip behind letters; null where there is none
  * @param behind id of the item that letters go behind: those farther away than the centre of the
  *     plane are painted right before it, the nearer ones right after it; null where all are painted
  *     in their own place
  */
 public record Plane(
-    Stance stance, boolean parallel, Backs backs, Body body, String behind, UnknownFields extras) {
+    Stance stance,
+    boolean parallel,
+    Backs backs,
+    Body body,
+    Core core,
+    Band band,
+    String behind,
+    UnknownFields extras) {
 
   /** How letters stand on their path. */
   public enum Stance {
@@ -56,31 +65,40 @@ public record Plane(
           Channel.LEAN,
           Channel.BACK_COLOUR);
 
-  private static final List<Channel> ALL_CHANNELS =
-      Stream.concat(CHANNELS.stream(), Body.CHANNELS.stream()).toList();
-
   /** Letters lie in it, seen in perspective, from behind as from before. */
   public static final Plane PLAIN =
-      new Plane(Stance.FLAT, false, Backs.SHOWN, null, null, UnknownFields.NONE);
+      new Plane(Stance.FLAT, false, Backs.SHOWN, null, null, null, null, UnknownFields.NONE);
 
   /** Whether its letters are more than one flat picture. */
   public boolean isDeep() {
-    return stance != Stance.FLAT || backs != Backs.SHOWN || behind != null || body != null;
+    return stance != Stance.FLAT
+        || backs != Backs.SHOWN
+        || behind != null
+        || body != null
+        || hasSolids();
+  }
+
+  /** Whether there is more than letters. */
+  public boolean hasSolids() {
+    return core != null || band != null;
   }
 
   /** The same with letters that stand otherwise. */
   public Plane standing(Stance other) {
-    return new Plane(other, parallel, backs, body, behind, extras);
+    return new Plane(other, parallel, backs, body, core, band, behind, extras);
   }
 
   /** The same before and after another item, or with null in one. */
   public Plane behind(String item) {
-    return new Plane(stance, parallel, backs, body, item, extras);
+    return new Plane(stance, parallel, backs, body, core, band, item, extras);
   }
 
-  /** The values that are there: those of the plane, and of the thickness of its letters. */
+  /** The values that are there: those of the plane, and of what of this it has. */
   public List<Channel> channels() {
-    return body == null ? CHANNELS : ALL_CHANNELS;
+    Stream<Channel> out = CHANNELS.stream();
+    out = body == null ? out : Stream.concat(out, Body.CHANNELS.stream());
+    out = core == null ? out : Stream.concat(out, Core.CHANNELS.stream());
+    return (band == null ? out : Stream.concat(out, Band.CHANNELS.stream())).toList();
   }
 
   /** The value of a channel that a document leaves out. */

@@ -114,7 +114,7 @@ class BodyTest {
     for (Card c : new LettersInSpace(l, 0, space).all(l.printed(l.rows(l.values(0))))) {
       letters.add(new Look(c, space));
     }
-    Painted painted = new Painted(scene.outlines(), scene.at(0));
+    PaintedAreas painted = new PaintedAreas(scene.outlines(), scene.at(0));
     int covered = 0;
     int other = 0;
     for (int y = 0; y < 1000; y += 4) {
@@ -171,7 +171,7 @@ class BodyTest {
       this.card = card;
       this.space = space;
       for (Card.Part part : card.pieces()) {
-        polygons.addAll(flattened(part.piece().subPaths(), part.piece().map()));
+        polygons.addAll(PaintedAreas.flattened(part.piece().subPaths(), part.piece().map()));
       }
       for (List<Point> polygon : polygons) {
         for (int i = 0; i < polygon.size(); i++) {
@@ -198,7 +198,7 @@ class BodyTest {
       int rgb = space.side(card.origin(), card.back()) < 0 ? FRONT : BACK;
       for (Wall w : List.of(front, back)) {
         Point em = w.back.apply(p);
-        if (winding(polygons, em) != 0) {
+        if (PaintedAreas.winding(polygons, em) != 0) {
           met(w, em, rgb);
         }
       }
@@ -216,111 +216,6 @@ class BodyTest {
         depth = at.z();
         colour = rgb;
       }
-    }
-  }
-
-  private static List<List<Point>> flattened(List<SubPath> area, Projection map) {
-    List<List<Point>> out = new ArrayList<>();
-    for (SubPath s : area) {
-      List<Point> polygon = new ArrayList<>();
-      for (Segment e : s.segments()) {
-        for (int i = 0; i < 16; i++) {
-          polygon.add(map.apply(e.point(i / 16.0)));
-        }
-      }
-      // Where the outline does not end where it begins, a line closes it.
-      polygon.add(map.apply(s.segments().get(s.segments().size() - 1).end()));
-      out.add(polygon);
-    }
-    return out;
-  }
-
-  private static int winding(List<List<Point>> polygons, Point p) {
-    int winding = 0;
-    for (List<Point> polygon : polygons) {
-      for (int i = 0; i < polygon.size(); i++) {
-        Point a = polygon.get(i);
-        Point b = polygon.get((i + 1) % polygon.size());
-        if (a.y() <= p.y() != b.y() <= p.y()) {
-          double at = a.x() + (p.y() - a.y()) / (b.y() - a.y()) * (b.x() - a.x());
-          winding += at > p.x() ? (b.y() > a.y() ? 1 : -1) : 0;
-        }
-      }
-    }
-    return winding;
-  }
-
-  /** A display list by points. */
-  private static final class Painted implements FrameSink {
-    private record Area(int rgb, List<List<Point>> polygons, Rect box) {}
-
-    private final List<Outline> outlines;
-    private final List<Area> areas = new ArrayList<>();
-    private List<List<Point>> polygons = new ArrayList<>();
-    private final List<double[]> steps = new ArrayList<>();
-
-    Painted(List<Outline> outlines, Frame... frames) {
-      this.outlines = outlines;
-      for (Frame f : frames) {
-        FrameReader.read(f.numbers(), this);
-      }
-    }
-
-    @Override
-    public void outline(int index, double[] n, int at) {
-      Affine map = new Affine(n[at], n[at + 1], n[at + 2], n[at + 3], n[at + 4], n[at + 5]);
-      polygons.addAll(flattened(outlines.get(index).subPaths(), Projection.of(map)));
-    }
-
-    @Override
-    public void step(PathStep step, double[] n, int at) {
-      double[] all = new double[1 + step.numbers()];
-      all[0] = step.ordinal();
-      System.arraycopy(n, at, all, 1, step.numbers());
-      steps.add(all);
-    }
-
-    @Override
-    public void fill(FramePaint paint) {
-      double[] all = steps.stream().flatMapToDouble(Arrays::stream).toArray();
-      polygons.addAll(flattened(StepPaths.of(all), Projection.IDENTITY));
-      Rect box = Rect.EMPTY;
-      for (List<Point> polygon : polygons) {
-        for (Point p : polygon) {
-          box = box.include(p);
-        }
-      }
-      areas.add(new Area(paint.rgb(), polygons, box));
-      polygons = new ArrayList<>();
-      steps.clear();
-    }
-
-    @Override
-    public void stroke(FramePaint paint, LineStyle line, Affine map) {}
-
-    @Override
-    public void clip() {}
-
-    @Override
-    public void unclip() {}
-
-    @Override
-    public void push(Layer layer) {}
-
-    @Override
-    public void matte(boolean inverted, boolean luminance) {}
-
-    @Override
-    public void pop() {}
-
-    int colour(Point p) {
-      for (int i = areas.size() - 1; i >= 0; i--) {
-        Area a = areas.get(i);
-        if (a.box.contains(p) && winding(a.polygons, p) != 0) {
-          return a.rgb;
-        }
-      }
-      return -1;
     }
   }
 
@@ -410,9 +305,9 @@ class BodyTest {
     PreparedLettering l = scene.letterings().get("l");
     Space space = scene.turned(l.lettering(), 0);
     LettersInSpace standing = new LettersInSpace(l, 0, space);
-    Painted whole = new Painted(scene.outlines(), painted(scene, standing, Half.ALL));
-    Painted halves =
-        new Painted(
+    PaintedAreas whole = new PaintedAreas(scene.outlines(), painted(scene, standing, Half.ALL));
+    PaintedAreas halves =
+        new PaintedAreas(
             scene.outlines(),
             painted(scene, standing, Half.FAR),
             painted(scene, standing, Half.NEAR));
@@ -435,7 +330,7 @@ class BodyTest {
     Frame frame = new Frame(scene.outlines());
     frame.mapped(scene.turned(l.lettering(), 0));
     frame.halved(half);
-    standing.paint(frame, l.ink(0, 1), Outlines.NONE);
+    standing.paint(frame, l.ink(0, 1), Outlines.NONE, 1);
     return frame;
   }
 

@@ -329,6 +329,7 @@ final class BodyStrip {
         b(),
         corner(0),
         edges,
+        StripPaint.FEW,
         (j, share) -> {
           int e = corner(j);
           return shade.side(

@@ -1,5 +1,6 @@
 package rovingglyph.frame;
 
+import java.util.Arrays;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Projection;
@@ -10,10 +11,11 @@ import rovingglyph.scene.Bitmapped;
  * across them whose lines of one colour go down them.
  */
 final class StripPaint {
-  /** Where its colours are told, in shares of its width: closer where a round side turns away. */
-  private static final double[] STOPS = {0, 0.1464, 0.5, 0.8536, 1};
+  /** Where colours are told across the side of a letter. */
+  static final Stops FEW = Stops.of(5);
 
-  private static final double[] OPAQUE = {1, 1, 1, 1, 1};
+  /** Where they are told across a larger wall. */
+  static final Stops MANY = Stops.of(17);
 
   /** Colours whose channels differ by no more are one. */
   private static final int ALIKE = 2;
@@ -32,6 +34,19 @@ final class StripPaint {
   /** Tells the colour of a face, 0xRRGGBB, a share of the way across it. */
   interface Colours {
     int at(int face, double share);
+  }
+
+  /** Shares of the width: closer where a round side turns away. */
+  record Stops(double[] offsets, double[] opaque) {
+    private static Stops of(int count) {
+      double[] offsets = new double[count];
+      for (int i = 0; i < count; i++) {
+        offsets[i] = (1 - Math.cos(Math.PI * i / (count - 1))) / 2;
+      }
+      double[] opaque = new double[count];
+      Arrays.fill(opaque, 1);
+      return new Stops(offsets, opaque);
+    }
   }
 
   private StripPaint(double[] a, double[] b, int first, int edges) {
@@ -60,30 +75,32 @@ final class StripPaint {
    * @param b those on the other side
    * @param first of these corners
    * @param edges how many faces
+   * @param stops where colours are told
    */
   static FramePaint of(
-      double[] a, double[] b, int first, int edges, Colours colours, double alpha) {
+      double[] a, double[] b, int first, int edges, Stops stops, Colours colours, double alpha) {
     StripPaint s = new StripPaint(a, b, first, edges);
     double wide = s.chordX * s.downY - s.chordY * s.downX;
     double could = Math.hypot(s.chordX, s.chordY) * Math.hypot(s.downX, s.downY);
     if (!(Math.abs(wide) > LEAST_WIDE * could)) {
       return FramePaint.plain(colours.at(0, 0), alpha);
     }
-    int[] stops = new int[STOPS.length];
+    double[] offsets = stops.offsets;
+    int[] all = new int[offsets.length];
     int j = 0;
     double from = 0;
     double to = s.at(1, wide);
-    for (int k = 0; k < stops.length; k++) {
-      while (j < edges - 1 && to < STOPS[k]) {
+    for (int k = 0; k < all.length; k++) {
+      while (j < edges - 1 && to < offsets[k]) {
         j++;
         from = to;
         to = s.at(j + 1, wide);
       }
-      double share = to > from ? Math.min(Math.max((STOPS[k] - from) / (to - from), 0), 1) : 1;
-      stops[k] = colours.at(j, share);
+      double share = to > from ? Math.min(Math.max((offsets[k] - from) / (to - from), 0), 1) : 1;
+      all[k] = colours.at(j, share);
     }
-    if (areAlike(stops)) {
-      return FramePaint.plain(stops[STOPS.length / 2], alpha);
+    if (areAlike(all)) {
+      return FramePaint.plain(all[all.length / 2], alpha);
     }
     int i = s.index(0);
     Affine map = new Affine(s.chordX, s.chordY, s.downX, s.downY, a[i], a[i + 1]);
@@ -94,9 +111,9 @@ final class StripPaint {
         -1,
         Bitmapped.STILL,
         Projection.of(map),
-        STOPS,
-        stops,
-        OPAQUE);
+        offsets,
+        all,
+        stops.opaque);
   }
 
   private int index(int corner) {

@@ -1,6 +1,7 @@
 package rovingglyph.frame;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import rovingglyph.geometry.Point3;
 
@@ -16,7 +17,10 @@ final class Wall {
   private static final double SHARP = Math.toRadians(18);
 
   /** So far, px, strips reach on below those that are painted after them. */
-  private static final double UNDER = 1;
+  private static final double UNDER = 1.2;
+
+  /** And over this many faces at most. */
+  private static final int MOST_BESIDE = 24;
 
   private final RingView view;
   private final List<Foot> feet;
@@ -150,20 +154,16 @@ final class Wall {
   private LetterBody.Face face(Strip s, Shade shade) {
     List<Point3> low = new ArrayList<>();
     List<Point3> high = new ArrayList<>();
-    boolean front = isFront(s.first);
-    // Where it turns away its own corners are its outline.
-    if (isFront(s.first - 1) == front) {
-      beyond(s.first, s.first - 1, low, high);
-    }
+    beyond(s.first, -1, isFront(s.first), low, high);
+    Collections.reverse(low);
+    Collections.reverse(high);
     for (int j = 0; j <= s.count; j++) {
       Foot f = foot(s.first + j);
       boolean ends = j == 0 || j == s.count;
       add(low, f.low, f, lowUnder, ends, j == 0);
       add(high, f.high, f, highUnder, ends, j == 0);
     }
-    if (isFront(s.first + s.count) == front) {
-      beyond(s.first + s.count, s.first + s.count + 1, low, high);
-    }
+    beyond(s.first + s.count, 1, isFront(s.first), low, high);
     List<Point3> around = new ArrayList<>(low);
     for (int i = high.size() - 1; i >= 0; i--) {
       around.add(high.get(i));
@@ -175,7 +175,7 @@ final class Wall {
       put(b, j, foot(s.first + j).high);
     }
     StripPaint.Colours colours = (j, share) -> colour(s.first + j, share, shade);
-    FramePaint paint = StripPaint.of(a, b, 0, s.count, colours, 1);
+    FramePaint paint = StripPaint.of(a, b, 0, s.count, StripPaint.MANY, colours, 1);
     return new LetterBody.Face(paint, view.polygons(around));
   }
 
@@ -197,18 +197,38 @@ final class Wall {
     out[2 * corner + 1] = view.seen(p).y();
   }
 
-  /** Adds a little of the face beside it, below which no gap is seen then. */
-  private void beyond(int corner, int other, List<Point3> low, List<Point3> high) {
-    boolean ends = !closed && (other < 0 || other >= feet.size());
-    Foot f = foot(corner);
-    Foot o = foot(other);
-    double far = o.low.minus(f.low).length() * view.scale(f.low);
-    if (ends || !(far > 0)) {
-      return;
+  /**
+   * Adds a little of the faces beside it, below which no gap is seen then: as much as is seen to be
+   * some px wide. Where it turns away its own corners are its outline.
+   *
+   * @param step 1 onwards, -1 backwards
+   */
+  private void beyond(
+      int corner, int step, boolean front, List<Point3> low, List<Point3> high) {
+    Foot from = foot(corner);
+    double left = UNDER;
+    for (int k = 0; k < MOST_BESIDE && left > 0; k++) {
+      int edge = step > 0 ? corner + k : corner - 1 - k;
+      boolean ends = !closed && (edge < 0 || edge >= edges());
+      if (ends || isFront(edge) != front) {
+        return;
+      }
+      Foot to = foot(corner + step * (k + 1));
+      double far = Math.min(seen(from.low, to.low), seen(from.high, to.high));
+      double share = far > left ? left / far : 1;
+      low.add(between(from.low, to.low, share).minus(from.outward.times(lowUnder)));
+      high.add(between(from.high, to.high, share).minus(from.outward.times(highUnder)));
+      left -= far * share;
+      from = to;
     }
-    double share = Math.min(UNDER / far, 1);
-    low.add(f.low.plus(o.low.minus(f.low).times(share)).minus(f.outward.times(lowUnder)));
-    high.add(f.high.plus(o.high.minus(f.high).times(share)).minus(f.outward.times(highUnder)));
+  }
+
+  private double seen(Point3 a, Point3 b) {
+    return view.seen(a).distance(view.seen(b));
+  }
+
+  private static Point3 between(Point3 a, Point3 b, double share) {
+    return a.plus(b.minus(a).times(share));
   }
 
   private int colour(int edge, double share, Shade shade) {

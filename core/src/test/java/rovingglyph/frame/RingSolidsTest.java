@@ -22,7 +22,7 @@ class RingSolidsTest {
   private static final double RADIUS = 260;
 
   static IntStream seeds() {
-    return IntStream.range(0, Integer.getInteger("seeds", 40));
+    return IntStream.range(0, 40);
   }
 
   /** A ring with some of it, as it is in a document and as it is in space. */
@@ -241,7 +241,6 @@ class RingSolidsTest {
         int there = painted.colour(p);
         covered += colour >= 0 || there >= 0 ? 1 : 0;
         boolean bad = !(colour == there || isAtEdge(r, letters, band, p, colour));
-        if (bad && other < 12) System.err.printf("DBG %d %s %s %s lean %s lift %s h %s r %s blift %s bh %s gap %s: at %s want %x got %x%n", seed, r.stance, r.shape, r.side, r.lean, r.lift, r.height, r.radius, r.bandLift, r.bandHeight, r.gap, p, colour, there);
         other += bad ? 1 : 0;
       }
     }
@@ -261,7 +260,9 @@ class RingSolidsTest {
     Light light = BodyLook.light(r.lettering().lettering(), 0);
     List<Point3[]> band = triangles(r);
     PaintedAreas painted = new PaintedAreas(r.scene.outlines(), r.scene.at(0));
-    double most = 0;
+    int looks = 0;
+    int other = 0;
+    double sum = 0;
     for (int y = 0; y < 1000; y += 7) {
       for (int x = 0; x < 1000; x += 7) {
         Point p = new Point(x + 0.37, y + 0.41);
@@ -275,11 +276,15 @@ class RingSolidsTest {
             light.on(first.colour, r.space.solid().way(first.normal), new Point3(0, 0, -1));
         int shift = first.colour == CORE ? 16 : 0;
         double off = Math.abs((want >> shift & 255) - (there >> shift & 255));
-        if (off > 3) System.err.printf("DBG2 %d %s %s %s %s want %x got %x%n", seed, r.stance, r.shape, p, off, want, there);
-        most = Math.max(most, off);
+        looks++;
+        sum += off;
+        // A face of one colour may end beside another of the same one.
+        other += off > 8 ? 1 : 0;
       }
     }
-    System.err.println("DBGMOST " + seed+ " " + r.shape + " " + r.stance+" "+most);
+    assertThat(looks).isGreaterThan(50);
+    assertThat(sum / looks).isLessThan(2.5);
+    assertThat((double) other / looks).as(other + " of " + looks).isLessThan(0.03);
   }
 
   /** Whether a colour ends less than 0.7 px away. */

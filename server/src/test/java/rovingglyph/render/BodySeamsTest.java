@@ -62,7 +62,38 @@ class BodySeamsTest {
   @ParameterizedTest
   @MethodSource("seeds")
   void whiteOnWhiteIsWhite(int seed) {
-    PreparedScene prepared = Preparation.prepare(scene(seed), SHAPER);
+    isWhite(Preparation.prepare(scene(seed), SHAPER));
+  }
+
+  /** The same of what a ring has within it and behind its letters. */
+  @ParameterizedTest
+  @MethodSource("seeds")
+  void aWhiteRingIsWhite(int seed) {
+    Random random = new Random(seed);
+    String document =
+        """
+        {"format":"roving-glyph-scene","version":2,"width":400,"height":400,"rate":"10","length":2,
+         "background":"#000000","paths":[{"id":"p","kind":"circle","x":200,"y":200,"radius":120}],
+         "items":[{"kind":"lettering","id":"it","text":"nnnn","face":"archivo","size":40,
+          "path":"p","fill":"#FFFFFF","seat":{"fit":"spread","side":"right"},
+          "plane":{"stance":"%s","tilt":%d,"swing":%d,"lean":%d,"viewingDistance":%d,
+           "planeX":200,"planeY":200,"body":{"ambient":100,"thickness":0},
+           "core":{"shape":"%s","coreRadius":%d,"coreHeight":%d,"coreColour":"#FFFFFF"},
+           "band":{"bandHeight":50,"bandLift":15,"bandColour":"#FFFFFF"}}}]}"""
+            .formatted(
+                seed % 4 == 3 ? "flat" : "standing",
+                20 + random.nextInt(140),
+                random.nextInt(100) - 50,
+                random.nextInt(30) - 15,
+                500 + random.nextInt(1500),
+                new String[] {"drum", "ball", "disc"}[seed % 3],
+                // A gap narrower than a pixel between two things is no seam.
+                seed % 4 == 3 ? 45 : 70,
+                20 + random.nextInt(80));
+    isWhite(Preparation.prepare(SceneCodec.read(document), SHAPER));
+  }
+
+  private static void isWhite(PreparedScene prepared) {
     BufferedImage seen = Images.of(prepared, 0);
     BufferedImage fine = Images.of(prepared, FINE, 0);
     int inside = 0;

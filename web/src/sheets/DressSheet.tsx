@@ -22,6 +22,7 @@ import { ColourField } from '../ui/ColourField';
 import { MovableField } from '../ui/MovableField';
 import { CutForward, CutSection } from './dress/CutSection';
 import { DepthFold } from './dress/DepthFold';
+import { CoreFold } from './dress/CoreFold';
 import { ThicknessFold } from './dress/ThicknessFold';
 import { DrawingSection } from './dress/DrawingSection';
 import { FieldSection } from './dress/FieldSection';
@@ -77,6 +78,7 @@ export function DressSheet() {
           <FinishSection key={`${item.id} finish`} item={item} />
           <DepthFold key={`${item.id} depth`} item={item} />
           <ThicknessFold key={`${item.id} thickness`} item={item} />
+          <CoreFold key={`${item.id} core`} item={item} />
           <MeetsSection key={`${item.id} meets`} item={item} />
         </>
       )}

@@ -20,8 +20,11 @@ final class BallFaces {
   /** So many brightnesses are looked at. */
   private static final int LOOKS = 256;
 
-  /** So far, px, a belt reaches below the next one. */
-  private static final double UNDER = 1.2;
+  /** So far, px, a belt reaches below the next one: far enough where the frame is shown small. */
+  private static final double UNDER = 6;
+
+  /** The same at the outline, where what is painted twice would be seen. */
+  private static final double UNDER_EDGE = 1;
 
   /** No chord is farther from its circle, px. */
   private static final double NEAR = 0.03;
@@ -132,8 +135,8 @@ final class BallFaces {
    *     half of the arc that is seen
    */
   private Meeting meeting(double cosine) {
-    if (cosine <= -1) {
-      return new Meeting(Math.PI, 0);
+    if (cosine <= -1 || cosine > 1) {
+      return new Meeting(cosine > 1 ? 0 : Math.PI, 0);
     }
     double s = Math.sqrt(Math.max(1 - cosine * cosine, 0));
     return new Meeting(
@@ -152,9 +155,8 @@ final class BallFaces {
   private List<Point3> belt(double from, double to) {
     List<Point3> out = new ArrayList<>();
     Meeting outer = meeting(from);
-    double angle = to > 1 ? -1 : Math.acos(to) - UNDER / Math.max(px, UNDER);
-    double inner = angle > 0 ? Math.cos(angle) : 2;
-    Meeting in = inner > 1 ? new Meeting(0, 0) : meeting(inner);
+    Meeting in = meeting(within(to, UNDER_EDGE));
+    double inner = within(to, UNDER);
     if (in.outline >= Math.PI || outer.outline <= 0 && outer.circle <= 0) {
       return out;
     }
@@ -170,12 +172,21 @@ final class BallFaces {
     }
     if (crossed) {
       // Along the outline angles go the other way round than along the circles.
-      circle(inner, in.circle, -in.circle, out);
+      double half = meeting(inner).circle;
+      if (half < Math.PI) {
+        circle(inner, half, -half, out);
+      }
       if (outer.outline < Math.PI) {
         outline(in.outline, outer.outline, out);
       }
     }
     return out;
+  }
+
+  /** The cosine of what is so many px nearer to the light; more than 1 where nothing is. */
+  private double within(double cosine, double by) {
+    double angle = cosine > 1 ? -1 : Math.acos(cosine) - by / Math.max(px, by);
+    return angle > 0 ? Math.cos(angle) : 2;
   }
 
   private void outline(double from, double to, List<Point3> out) {

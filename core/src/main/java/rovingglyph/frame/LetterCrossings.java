@@ -51,6 +51,12 @@ public final class LetterCrossings {
   /** A face of a letter in straight edges. */
   private record Face(Point3 origin, Point3 u, Point3 v, List<List<Point>> ink) {
 
+    List<List<Point3>> inSpace() {
+      return ink.stream()
+          .map(c -> c.stream().map(p -> origin.plus(u.times(p.x())).plus(v.times(p.y()))).toList())
+          .toList();
+    }
+
     /** Where a point of its plane is in its units. */
     Point in(Point3 p) {
       Point3 way = p.minus(origin);
@@ -120,6 +126,11 @@ public final class LetterCrossings {
     Point3 first = corners.get(0);
     double radius = corners.stream().mapToDouble(p -> p.minus(first).length()).max().orElse(0);
     return new Ball(first, radius);
+  }
+
+  /** The outlines of a letter where the eye sees them, in short straight edges; of bent ones none. */
+  static List<List<Point3>> outlines(Card c) {
+    return faces(c).stream().flatMap(f -> f.inSpace().stream()).toList();
   }
 
   private static List<Face> faces(Card c) {

@@ -193,13 +193,26 @@ final class LettersInSpace implements LetterCards.Shapes {
         .anyMatch(p -> AreaTouch.touches(Outline.of(p.subPaths()), p.map(), window.area()));
   }
 
+  /**
+   * How large a radius a core may have for no letter to go into it; NaN where none does now.
+   *
+   * @param touch into which a letter may go so far, px
+   */
+  double room(List<LetterInk> letters, double touch) {
+    double out = Double.POSITIVE_INFINITY;
+    for (Card c : ring == null ? List.<Card>of() : all(letters)) {
+      out = Math.min(out, ring.room(LetterCrossings.outlines(c)));
+    }
+    return ring != null && out < ring.radius() - touch ? out : Double.NaN;
+  }
+
   /** Whether anything that is no letter reaches into a part of the frame. */
   boolean solidTouches(Window window) {
     if (ring == null) {
       return false;
     }
-    return Stream.of(RingSolids.Part.values())
-        .filter(p -> isIn(p, window.half()))
+    return Stream.of(RingPart.values())
+        .filter(p -> p.isIn(window.half()))
         .flatMap(p -> ring.faces(p).stream())
         .map(LettersInSpace::piece)
         .anyMatch(p -> AreaTouch.touches(Outline.of(p.subPaths()), p.map(), window.area()));
@@ -217,9 +230,9 @@ final class LettersInSpace implements LetterCards.Shapes {
    * @param alpha of all that is no letter
    */
   void paint(Frame frame, List<LetterInk> letters, Outlines outlines, double alpha) {
-    List<Card> ordered = ordered(letters, frame.half());
     frame.mapped(Space.FLAT);
     if (ring == null) {
+      List<Card> ordered = ordered(letters, frame.half());
       int near = 0;
       while (near < ordered.size() && cards.isFar(ordered.get(near))) {
         near++;
@@ -227,15 +240,45 @@ final class LettersInSpace implements LetterCards.Shapes {
       cards(frame, ordered.subList(0, near), outlines);
       cards(frame, ordered.subList(near, ordered.size()), outlines);
     } else {
-      RingSolids.Part[] parts = RingSolids.Part.values();
-      for (int slot = 0; slot <= parts.length; slot++) {
-        cards(frame, inSlot(ordered, slot), outlines);
-        if (slot < parts.length && isIn(parts[slot], frame.half())) {
-          solid(frame, ring.faces(parts[slot]), alpha);
+      List<Card> together = new ArrayList<>();
+      for (Stacked s : stack(letters, frame.half())) {
+        if (s.card != null) {
+          together.add(s.card);
+        } else {
+          cards(frame, together, outlines);
+          together.clear();
+          solid(frame, s.solid, alpha);
         }
       }
+      cards(frame, together, outlines);
     }
     frame.mapped(space);
+  }
+
+  /** What is painted: a card, or where that is null something beside the letters. */
+  record Stacked(Card card, RingPart solid) {}
+
+  /** All that is painted of a half, back to front. */
+  List<Stacked> stack(List<LetterInk> letters, Half half) {
+    List<Stacked> out = new ArrayList<>();
+    List<Card> ordered = ordered(letters, half);
+    if (ring == null) {
+      ordered.forEach(c -> out.add(new Stacked(c, null)));
+      return out;
+    }
+    List<Integer> slots = ordered.stream().map(c -> ring.slot(c, cards.left(c, this))).toList();
+    RingPart[] parts = RingPart.values();
+    for (int slot = 0; slot <= parts.length; slot++) {
+      for (int i = 0; i < slots.size(); i++) {
+        if (slots.get(i) == slot) {
+          out.add(new Stacked(ordered.get(i), null));
+        }
+      }
+      if (slot < parts.length && parts[slot].isIn(half) && ring.has(parts[slot])) {
+        out.add(new Stacked(null, parts[slot]));
+      }
+    }
+    return out;
   }
 
   private void cards(Frame frame, List<Card> part, Outlines outlines) {
@@ -248,25 +291,25 @@ final class LettersInSpace implements LetterCards.Shapes {
     }
   }
 
-  private List<Card> inSlot(List<Card> all, int slot) {
-    return all.stream().filter(c -> ring.slot(c, cards.left(c, this)) == slot).toList();
-  }
-
-  /** Whether a part belongs to a half: what letters go behind goes through the middle of a core. */
-  static boolean isIn(RingSolids.Part part, Half half) {
-    return half == Half.ALL || (part == RingSolids.Part.FAR_BAND) == (half == Half.FAR);
+  /** Paints one thing beside the letters. */
+  void paintSolid(Frame frame, RingPart part, double alpha) {
+    if (ring != null && ring.has(part)) {
+      frame.mapped(Space.FLAT);
+      solid(frame, part, alpha);
+      frame.mapped(space);
+    }
   }
 
   /** What is seen through is painted as a whole, because its faces lie over each other a little. */
-  private static void solid(Frame frame, List<LetterBody.Face> faces, double alpha) {
-    if (alpha <= 0 || faces.isEmpty()) {
+  private void solid(Frame frame, RingPart part, double alpha) {
+    if (alpha <= 0) {
       return;
     }
     boolean whole = PreparedLettering.isWhole(alpha);
     if (!whole) {
       frame.push(alpha, BlendMode.NORMAL, LayerEffects.NONE);
     }
-    faces.forEach(f -> face(frame, f));
+    ring.faces(part).forEach(f -> face(frame, f));
     if (!whole) {
       frame.pop();
     }

@@ -320,6 +320,22 @@ public record PreparedLettering(
 
   @Override
   public void paint(Frame frame, double time, double opacity, Outlines outlines) {
+    paint(frame, time, opacity, outlines, true);
+  }
+
+  /** Paints one thing beside its letters. */
+  void paintSolid(Frame frame, double time, double opacity, RingPart part) {
+    double whole = opacity == opacity(time) ? 1 : opacity(time);
+    double alpha = values(time).opacity() / 100 / whole;
+    inSpace(time, frame.space()).paintSolid(frame, part, alpha);
+  }
+
+  /**
+   * The same.
+   *
+   * @param solids whether what is beside the letters is there too
+   */
+  void paint(Frame frame, double time, double opacity, Outlines outlines, boolean solids) {
     SeatValues v = values(time);
     // What is faded as a whole is not faded in its letters, too.
     double whole = opacity == opacity(time) ? 1 : opacity(time);
@@ -331,7 +347,7 @@ public record PreparedLettering(
     }
     List<LetterInk> all = ink(time, whole);
     if (isDeep()) {
-      inSpace(time, frame.space()).paint(frame, all, outlines, v.opacity() / 100 / whole);
+      inSpace(time, frame.space()).paint(frame, all, outlines, solids ? v.opacity() / 100 / whole : 0);
       return;
     }
     if (outlines.isEmpty()) {

@@ -128,14 +128,24 @@ public record PreparedScene(
    *
    * @param half which letters, of those that stand in space
    * @param opaque whether it is not faded as a whole
+   * @param solids whether what is beside the letters is there too
    */
-  public double[] letters(String id, double time, Half half, boolean opaque) {
+  public double[] letters(String id, double time, Half half, boolean opaque, boolean solids) {
     PreparedLettering l = letterings.get(id);
     Frame frame = new Frame(outlines);
     frame.mapped(turned(l.lettering(), time));
     frame.halved(half);
     Outlines lines = Outlines.of(l.lettering(), time, area());
-    l.paint(frame, time, opaque ? 1 : l.opacity(time), lines);
+    l.paint(frame, time, opaque ? 1 : l.opacity(time), lines, solids);
+    return frame.numbers();
+  }
+
+  /** The same of one thing beside the letters of one that stand in space. */
+  public double[] solid(String id, double time, RingPart part, boolean opaque) {
+    PreparedLettering l = letterings.get(id);
+    Frame frame = new Frame(outlines);
+    frame.mapped(turned(l.lettering(), time));
+    l.paintSolid(frame, time, opaque ? 1 : l.opacity(time), part);
     return frame.numbers();
   }
 

@@ -24,7 +24,7 @@ final class RingSolids {
   private static final double NEAR = 0.03;
 
   /** How far a wall goes on below the circle over it, px as it is seen straight. */
-  private static final double UNDER = 3;
+  private static final double UNDER = 6;
 
   /** Letters whose way up goes away from the plane by less than this share of it lie. */
   private static final double LYING = 0.7;
@@ -133,19 +133,17 @@ final class RingSolids {
     return (normal, eye) -> look.light().on(rgb, normal, eye);
   }
 
-  /** What there is, from the far one to the near one. */
-  enum Part {
-    FAR_BAND,
-    CORE,
-    NEAR_BAND
+  /** Whether there is a part, if only where nothing is seen of it. */
+  boolean has(RingPart part) {
+    return part == RingPart.CORE ? look.shape() != null : band != null;
   }
 
   /** What is seen of a part, in the order in which it is painted. */
-  List<LetterBody.Face> faces(Part part) {
-    if (part == Part.CORE) {
+  List<LetterBody.Face> faces(RingPart part) {
+    if (part == RingPart.CORE) {
       return core();
     }
-    return band == null ? List.of() : band.faces(part == Part.NEAR_BAND, shade(look.band()));
+    return band == null ? List.of() : band.faces(part == RingPart.NEAR_BAND, shade(look.band()));
   }
 
   private List<LetterBody.Face> core() {
@@ -279,5 +277,46 @@ final class RingSolids {
     return look.shape() == Core.Shape.BALL
         ? look.radius()
         : look.radius() * Math.hypot(way.x(), way.y()) + look.height() / 2 * Math.abs(way.z());
+  }
+
+  /**
+   * How large a radius the core may have for a letter not to go into it, px; more than it has where
+   * the letter does not.
+   *
+   * @param outlines of the letter, where the eye sees them
+   */
+  double room(List<List<Point3>> outlines) {
+    if (look.shape() == null) {
+      return Double.POSITIVE_INFINITY;
+    }
+    double half = look.shape() == Core.Shape.BALL ? look.radius() : look.height() / 2;
+    double out = Double.POSITIVE_INFINITY;
+    for (List<Point3> outline : outlines) {
+      List<Point3> there = outline.stream().map(p -> view.local(p).minus(core)).toList();
+      for (int i = 0; i < there.size(); i++) {
+        out = Math.min(out, room(there.get(i), there.get((i + 1) % there.size()), half));
+      }
+    }
+    return out;
+  }
+
+  /** The same of the part of an edge that is as high as the core; from its middle. */
+  private double room(Point3 a, Point3 b, double half) {
+    if (look.shape() == Core.Shape.BALL) {
+      return Math.min(a.length(), b.length());
+    }
+    double out = Double.POSITIVE_INFINITY;
+    for (double z : new double[] {a.z(), b.z(), -half, half}) {
+      double share = b.z() == a.z() ? 0 : (z - a.z()) / (b.z() - a.z());
+      Point3 p = a.plus(b.minus(a).times(share));
+      if (share >= 0 && share <= 1 && Math.abs(p.z()) <= half + 1e-9) {
+        out = Math.min(out, Math.hypot(p.x(), p.y()));
+      }
+    }
+    return out;
+  }
+
+  double radius() {
+    return look.radius();
   }
 }

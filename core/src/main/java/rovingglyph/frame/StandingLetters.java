@@ -15,6 +15,9 @@ import rovingglyph.scene.Seat;
  * lettering: turned in its plane, but not where its path or a pin brings it.
  */
 public final class StandingLetters {
+  /** Letters that go into a core by no more than this, px, only touch it. */
+  private static final double TOUCH = 0.5;
+
   private final PreparedScene scene;
   private final PreparedLettering lettering;
 
@@ -58,10 +61,11 @@ public final class StandingLetters {
   /**
    * A part of a letter that is painted.
    *
-   * @param letter its number, see {@link Letter}
+   * @param letter its number, see {@link Letter}; less than 0 for what is no letter
    * @param cut what is left of it, in em; null for all
+   * @param solid what it is where it is no letter; else null
    */
-  public record Part(int letter, HalfPlane cut) {}
+  public record Part(int letter, HalfPlane cut, RingPart solid) {}
 
   /** All letters with outlines, in the order of the rows and of the text. */
   public List<Letter> letters(double time) {
@@ -90,6 +94,14 @@ public final class StandingLetters {
     return LetterCrossings.of(standing(time).all(lettering.ink(time, 1)));
   }
 
+  /**
+   * How large a radius the core within the ring may have for no letter to go into it, px; NaN where
+   * none does, by more than half a px.
+   */
+  public double coreRoom(double time) {
+    return standing(time).room(lettering.ink(time, 1), TOUCH);
+  }
+
   private LettersInSpace standing(double time) {
     return new LettersInSpace(lettering, time, scene.turned(lettering.lettering(), time));
   }
@@ -100,11 +112,16 @@ public final class StandingLetters {
    */
   public List<Part> parts(double time, Half half) {
     List<Part> out = new ArrayList<>();
-    for (Card c : standing(time).ordered(lettering.ink(time, 1), half)) {
-      if (c.cuts().size() > (half == Half.ALL ? 0 : 1)) {
+    for (LettersInSpace.Stacked s : standing(time).stack(lettering.ink(time, 1), half)) {
+      Card c = s.card();
+      if (c == null) {
+        out.add(new Part(-1 - s.solid().ordinal(), null, s.solid()));
+      } else if (c.cuts().size() > (half == Half.ALL ? 0 : 1)) {
         return null;
+      } else {
+        HalfPlane cut = c.cuts().isEmpty() ? null : c.half(c.cuts().get(0));
+        out.add(new Part(c.ink().number(), cut, null));
       }
-      out.add(new Part(c.ink().number(), c.cuts().isEmpty() ? null : c.half(c.cuts().get(0))));
     }
     return out;
   }

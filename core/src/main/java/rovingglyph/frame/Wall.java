@@ -17,10 +17,10 @@ final class Wall {
   private static final double SHARP = Math.toRadians(18);
 
   /** So far, px, strips reach on below those that are painted after them. */
-  private static final double UNDER = 1.2;
+  private static final double UNDER = 4;
 
   /** And over this many faces at most. */
-  private static final int MOST_BESIDE = 24;
+  private static final int MOST_BESIDE = 40;
 
   private final RingView view;
   private final List<Foot> feet;

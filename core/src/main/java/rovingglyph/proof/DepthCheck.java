@@ -10,6 +10,7 @@ import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Decimal;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Projection;
+import rovingglyph.scene.AnimatedValue;
 import rovingglyph.scene.Channel;
 import rovingglyph.scene.Plane;
 import rovingglyph.scene.Seat;
@@ -23,6 +24,9 @@ final class DepthCheck {
 
   /** The size of the smallest letters that are read, in shares of the frame's shorter side. */
   private static final double LEAST_SIZE = 1.0 / 90;
+
+  /** What is inside a ring is left this far from letters, px. */
+  private static final double CORE_GAP = 1;
 
   /** So many times in the scene is looked whether letters pass the eye. */
   private static final int LOOKS = 24;
@@ -40,6 +44,7 @@ final class DepthCheck {
     passing(letters, l, scene.scene().length(), out);
     double time = Rest.time(l.lettering(), scene.scene().length());
     through(letters.crossings(time), l, time, out);
+    intoCore(letters, l, time, out);
     if (!plane.parallel()) {
       small(scene, letters, l, time, out);
     }
@@ -64,6 +69,29 @@ final class DepthCheck {
             + letters
             + " go through each other: give them more tracking, less lean, or a path with more room";
     out.add(Finding.of(message, l.lettering().id(), time));
+  }
+
+  /** Letters that stick in the core of their ring where they rest. */
+  private static void intoCore(
+      StandingLetters letters, PreparedLettering l, double time, List<Finding> out) {
+    double room = Math.floor(letters.coreRoom(time) - CORE_GAP);
+    if (Double.isNaN(room)) {
+      return;
+    }
+    Finding found =
+        Finding.of(
+            "Letters of " + Names.of(l.lettering()) + " stick in what is inside their ring",
+            l.lettering().id(),
+            time);
+    AnimatedValue radius = l.lettering().movable(Channel.CORE_RADIUS);
+    boolean fits = room > 0 && !radius.moves() && !radius.keyed();
+    out.add(
+        fits
+            ? found.mendedBy(
+                "Give it a radius of " + Decimal.text(room, 0) + " px",
+                Mend.value("shift", l.lettering().id(), Channel.CORE_RADIUS)
+                    .add("by", room - radius.base()))
+            : found);
   }
 
   /** Whether two letters are joined on a straight path too. */

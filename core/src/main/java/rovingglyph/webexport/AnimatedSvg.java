@@ -545,23 +545,33 @@ public final class AnimatedSvg {
     return l != null && l.isDeep();
   }
 
-  /** Letters that stand in space. */
+  /** Letters that stand in space, and what is beside them. */
   private void deep(String name, PreparedLettering l) {
+    boolean together = !fadedAsWhole.contains(name) && l.overlaps(0);
+    body.append(together ? whole(name, l.lettering()) : "");
     boolean opaque = fadedAsWhole.contains(name);
     Half part = half;
     String id = l.lettering().id();
     String letters =
         ink.isPlain() && StandingLetters.areRigid(l)
             ? new StandingSvg(clock, motions)
-                .write(new StandingLetters(prepared, id), part, !opaque)
+                .write(
+                    new StandingLetters(prepared, id),
+                    part,
+                    !opaque,
+                    (solid, n) ->
+                        new StrandSvg(prepared, clock, motions, name + "-s" + n)
+                            .write(t -> prepared.solid(id, t, solid, opaque)))
             : null;
     if (letters == null) {
+      boolean all = ink.isPlain();
       letters =
           new StrandSvg(prepared, clock, motions, name)
-              .write(t -> prepared.letters(id, t, part, opaque));
+              .write(t -> prepared.letters(id, t, part, opaque, all));
     }
     String line = ink.isPlain() ? "" : ink.attributes() + ink.measured(unit);
     body.append("<g class=\"" + name + "\"" + line + ">\n").append(letters).append("</g>\n");
+    body.append(together ? "</g>\n" : "");
   }
 
   private void lettering(String name, PreparedLettering l) {

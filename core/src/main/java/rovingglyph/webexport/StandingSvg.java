@@ -5,7 +5,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.IntPredicate;
 import rovingglyph.frame.Half;
+import rovingglyph.frame.RingPart;
 import rovingglyph.frame.StandingLetters;
 import rovingglyph.geometry.Affine;
 import rovingglyph.geometry.Cubic;
@@ -49,14 +51,26 @@ final class StandingSvg {
     times = SampledTrack.times(clock);
   }
 
-  /** An element: a letter while it is at one place of the stack. */
+  /** Writes what is beside letters. */
+  interface Solids {
+    /**
+     * The elements.
+     *
+     * @param n how many were written before
+     */
+    String write(RingPart part, int n);
+  }
+
+  /** An element: a letter, or what is beside letters, while it is at one place of the stack. */
   private static final class Element {
     final int letter;
+    final RingPart solid;
     final Map<Integer, HalfPlane> cuts = new HashMap<>();
     final boolean[] there;
 
-    Element(int letter, int samples) {
-      this.letter = letter;
+    Element(StandingLetters.Part part, int samples) {
+      this.letter = part.letter();
+      this.solid = part.solid();
       this.there = new boolean[samples];
     }
   }
@@ -66,7 +80,7 @@ final class StandingSvg {
    *
    * @param faded whether their own opacity counts
    */
-  String write(StandingLetters source, Half half, boolean faded) {
+  String write(StandingLetters source, Half half, boolean faded, Solids solids) {
     List<Element> stack = new ArrayList<>();
     List<Element> last = List.of();
     for (int k = 0; k < times.length; k++) {
@@ -92,9 +106,16 @@ final class StandingSvg {
     properties();
     Map<Integer, String> moving = new HashMap<>();
     StringBuilder out = new StringBuilder();
+    int written = 0;
     for (Element e : stack) {
+      if (e.solid != null) {
+        out.append("<g style='" + joined("|", shown(e, k -> true, "opacity:1", "opacity:0")) + "'>\n");
+        out.append(solids.write(e.solid, written++)).append("</g>\n");
+        continue;
+      }
       String own = moving.computeIfAbsent(e.letter, n -> motion(letters.get(n), faded));
-      String seen = seen(e);
+      StandingLetters.Letter[] states = letters.get(e.letter);
+      String seen = added(shown(e, k -> states[k].seen(), "visibility:visible", "visibility:hidden"), clipped(e, states));
       // Of both there is a declaration and, where it moves, an animation.
       String all = joined(own, seen);
       out.append("<path class=\"" + motions.prefix() + "-k\" style='" + all + "'/>\n");
@@ -123,7 +144,7 @@ final class StandingSvg {
         e = free(stack, at, part.letter(), now, last, stays, before);
       }
       if (e == null) {
-        e = new Element(part.letter(), times.length);
+        e = new Element(part, times.length);
         stack.add(at, e);
       }
       at = stack.indexOf(e) + 1;
@@ -217,13 +238,18 @@ final class StandingSvg {
     return String.join(";", declared) + "|" + String.join(",", animations);
   }
 
-  private static String joined(String a, String b) {
+  /** What is declared of both, and what animates both. */
+  private static String added(String a, String b) {
     String[] x = a.split("\\|", -1);
     String[] y = b.split("\\|", -1);
     String declared = x[0] + (x[0].isEmpty() || y[0].isEmpty() ? "" : ";") + y[0];
-    String moving = x[1] + (x[1].isEmpty() || y[1].isEmpty() ? "" : ",") + y[1];
-    String animation = moving.isEmpty() ? "" : "animation:" + moving;
-    return declared + (declared.isEmpty() || animation.isEmpty() ? "" : ";") + animation;
+    return declared + "|" + x[1] + (x[1].isEmpty() || y[1].isEmpty() ? "" : ",") + y[1];
+  }
+
+  private static String joined(String a, String b) {
+    String[] all = added(a, b).split("\\|", -1);
+    String animation = all[1].isEmpty() ? "" : "animation:" + all[1];
+    return all[0] + (all[0].isEmpty() || animation.isEmpty() ? "" : ";") + animation;
   }
 
   /** Writes the words of a state. */
@@ -314,12 +340,15 @@ final class StandingSvg {
     return "fill:" + AnimatedSvg.colour(red << 16 | green << 8 | (int) Math.round(c[2]));
   }
 
-  /** When an element is seen, and how much of it: a quadrilateral that it is clipped to. */
-  private String seen(Element e) {
+  /**
+   * When an element is there, if what it is is seen then at all.
+   *
+   * @param there what is declared then, and of others what is not
+   */
+  private String shown(Element e, IntPredicate seen, String there, String away) {
     List<String> animations = new ArrayList<>();
     List<String> declared = new ArrayList<>();
-    StandingLetters.Letter[] all = letters.get(e.letter);
-    Track shown = track(k -> new double[] {e.there[k] && all[k].seen() ? 1 : 0}, StandingSvg::most);
+    Track shown = track(k -> new double[] {e.there[k] && seen.test(k) ? 1 : 0}, StandingSvg::most);
     if (!shown.still(0) || shown.states()[0][0] == 0) {
       put(
           declared,
@@ -327,8 +356,15 @@ final class StandingSvg {
           "seen",
           shown,
           0.5,
-          v -> "visibility:" + (v[0] > 0.5 ? "visible" : "hidden"));
+          v -> v[0] > 0.5 ? there : away);
     }
+    return String.join(";", declared) + "|" + String.join(",", animations);
+  }
+
+  /** How much of a letter is seen: a quadrilateral that it is clipped to. */
+  private String clipped(Element e, StandingLetters.Letter[] all) {
+    List<String> animations = new ArrayList<>();
+    List<String> declared = new ArrayList<>();
     if (!e.cuts.isEmpty()) {
       Track clips = track(k -> clip(e.cuts.get(k), all[k].map()), StandingSvg::most);
       put(declared, animations, "clip", clips, NEAR / size, StandingSvg::clipWords);

@@ -46,7 +46,7 @@ export function CoreFold({ item }: { item: Item }) {
             <MovableField item={item.id} channel="coreHeight" label="Core height" />
           )}
           <MovableField item={item.id} channel="coreLift" label="Core lift" />
-          <MovableColour item={item.id} channel="coreColour" />
+          <MovableColour item={item.id} channel="coreColour" label="Core colour" />
         </>
       )}
       <Check
@@ -60,7 +60,7 @@ export function CoreFold({ item }: { item: Item }) {
           <MovableField item={item.id} channel="bandHeight" label="Band height" />
           <MovableField item={item.id} channel="bandLift" label="Band lift" />
           <MovableField item={item.id} channel="bandGap" />
-          <MovableColour item={item.id} channel="bandColour" />
+          <MovableColour item={item.id} channel="bandColour" label="Band colour" />
         </>
       )}
       {there.length > 0 && !body && (

@@ -11,7 +11,8 @@ import rovingglyph.schema.Schema;
 final class BandCodec {
   private static final List<Field<Valued<Band>, AnimatedValue>> VALUES =
       List.of(
-          value(Channel.BAND_HEIGHT, "from its lower to its upper edge; a band of no height is none"),
+          value(
+              Channel.BAND_HEIGHT, "from its lower to its upper edge; a band of no height is none"),
           value(Channel.BAND_LIFT, "of its middle above the path, the way that letters go up"),
           value(Channel.BAND_GAP, "how far it is behind the fronts of letters"),
           value(Channel.BAND_COLOUR, "of both its faces, before light falls on them"));

@@ -46,8 +46,7 @@ final class RingParts {
     }
     if (plane.band() != null && before.band() == null) {
       start(Band.CHANNELS, Band::start, values);
-      double thick =
-          plane.body() == null ? 0 : Timeline.value(l.movable(Channel.THICKNESS), time);
+      double thick = plane.body() == null ? 0 : Timeline.value(l.movable(Channel.THICKNESS), time);
       put(values, Channel.BAND_HEIGHT, HIGH * size);
       put(values, Channel.BAND_LIFT, LIFT * size);
       put(values, Channel.BAND_GAP, thick + GAP);

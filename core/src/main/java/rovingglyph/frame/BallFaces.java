@@ -200,8 +200,7 @@ final class BallFaces {
     arc(light.times(cosine), toEye.times(s), across.times(-s), from, to, out);
   }
 
-  private void arc(
-      Point3 middle, Point3 x, Point3 y, double from, double to, List<Point3> out) {
+  private void arc(Point3 middle, Point3 x, Point3 y, double from, double to, List<Point3> out) {
     double far = Math.max(x.length() * px, 1);
     double step = Math.sqrt(8 * NEAR / far);
     int parts = Math.min(Math.max((int) Math.ceil(Math.abs(to - from) / step), 1), 360);

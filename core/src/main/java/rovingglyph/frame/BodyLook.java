@@ -44,7 +44,9 @@ record BodyLook(double thickness, int sides, Light light, List<Level> levels) {
     return new BodyLook(thickness, sides, light(l, time), levels(body.bevel(), bevel, thickness));
   }
 
-  /** The light on what is in a plane: where letters have no thickness that of a document's start. */
+  /**
+   * The light on what is in a plane: where letters have no thickness that of a document's start.
+   */
   static Light light(Lettering l, double time) {
     return new Light(
         Math.toRadians(value(l, Channel.LIGHT_FROM, time)),

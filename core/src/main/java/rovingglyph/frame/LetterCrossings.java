@@ -128,7 +128,9 @@ public final class LetterCrossings {
     return new Ball(first, radius);
   }
 
-  /** The outlines of a letter where the eye sees them, in short straight edges; of bent ones none. */
+  /**
+   * The outlines of a letter where the eye sees them, in short straight edges; of bent ones none.
+   */
   static List<List<Point3>> outlines(Card c) {
     return faces(c).stream().flatMap(f -> f.inSpace().stream()).toList();
   }

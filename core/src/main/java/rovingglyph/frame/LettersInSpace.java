@@ -219,8 +219,7 @@ final class LettersInSpace implements LetterCards.Shapes {
   }
 
   private static Piece piece(LetterBody.Face f) {
-    return Piece.own(
-        f.polygons().stream().map(GlyphOutlines::lines).toList(), Affine.IDENTITY);
+    return Piece.own(f.polygons().stream().map(GlyphOutlines::lines).toList(), Affine.IDENTITY);
   }
 
   /**

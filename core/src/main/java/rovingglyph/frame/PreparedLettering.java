@@ -347,7 +347,8 @@ public record PreparedLettering(
     }
     List<LetterInk> all = ink(time, whole);
     if (isDeep()) {
-      inSpace(time, frame.space()).paint(frame, all, outlines, solids ? v.opacity() / 100 / whole : 0);
+      inSpace(time, frame.space())
+          .paint(frame, all, outlines, solids ? v.opacity() / 100 / whole : 0);
       return;
     }
     if (outlines.isEmpty()) {

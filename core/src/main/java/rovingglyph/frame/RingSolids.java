@@ -65,7 +65,8 @@ final class RingSolids {
    * @param turn what is done to the path
    * @param facing whether letters face the viewer
    */
-  static RingSolids of(RingLook look, RingView view, Contour path, Affine turn, Rise rise, boolean facing) {
+  static RingSolids of(
+      RingLook look, RingView view, Contour path, Affine turn, Rise rise, boolean facing) {
     Wall band = null;
     if (look.bandHeight() > 0 && !path.segments().isEmpty()) {
       boolean lies = isLying(rise);
@@ -152,8 +153,7 @@ final class RingSolids {
     }
     if (look.shape() == Core.Shape.BALL) {
       Point3 light = view.before(look.light().from());
-      return new BallFaces(view, core, look.radius(), light)
-          .faces(look.core(), look.light());
+      return new BallFaces(view, core, look.radius(), light).faces(look.core(), look.light());
     }
     List<LetterBody.Face> out = new ArrayList<>();
     double half = look.height() / 2;
@@ -249,13 +249,7 @@ final class RingSolids {
     Point3 square = corners.get(1).minus(corners.get(0));
     Point3 normal = square.cross(corners.get(3).minus(corners.get(0))).unit();
     List<Point3> ways =
-        List.of(
-            outward,
-            middle.minus(core).unit(),
-            UP,
-            UP.times(-1),
-            normal,
-            normal.times(-1));
+        List.of(outward, middle.minus(core).unit(), UP, UP.times(-1), normal, normal.times(-1));
     double most = Double.NEGATIVE_INFINITY;
     boolean out = true;
     for (Point3 way : ways) {

@@ -2,7 +2,6 @@ package rovingglyph.frame;
 
 import java.util.Arrays;
 import rovingglyph.geometry.Affine;
-import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Projection;
 import rovingglyph.scene.Bitmapped;
 

@@ -46,7 +46,13 @@ final class Wall {
    * @param lowUnder how far it goes on inwards at its lower edge, px, below what is painted there
    * @param highUnder the same at its upper edge
    */
-  Wall(RingView view, List<Foot> feet, boolean closed, boolean lies, double lowUnder, double highUnder) {
+  Wall(
+      RingView view,
+      List<Foot> feet,
+      boolean closed,
+      boolean lies,
+      double lowUnder,
+      double highUnder) {
     this.view = view;
     this.feet = feet;
     this.closed = closed;
@@ -135,8 +141,7 @@ final class Wall {
 
   /** Whether a face is not one with the one before it. */
   private boolean isBreak(int edge) {
-    return isFront(edge) != isFront(edge - 1)
-        || angle(foot(edge).before, foot(edge).after) > SHARP;
+    return isFront(edge) != isFront(edge - 1) || angle(foot(edge).before, foot(edge).after) > SHARP;
   }
 
   private static double angle(Point3 a, Point3 b) {
@@ -203,8 +208,7 @@ final class Wall {
    *
    * @param step 1 onwards, -1 backwards
    */
-  private void beyond(
-      int corner, int step, boolean front, List<Point3> low, List<Point3> high) {
+  private void beyond(int corner, int step, boolean front, List<Point3> low, List<Point3> high) {
     Foot from = foot(corner);
     double left = UNDER;
     for (int k = 0; k < MOST_BESIDE && left > 0; k++) {

@@ -9,8 +9,7 @@ import java.util.List;
 public record Band(UnknownFields extras) {
   /** The values of one. */
   public static final List<Channel> CHANNELS =
-      List.of(
-          Channel.BAND_HEIGHT, Channel.BAND_LIFT, Channel.BAND_GAP, Channel.BAND_COLOUR);
+      List.of(Channel.BAND_HEIGHT, Channel.BAND_LIFT, Channel.BAND_GAP, Channel.BAND_COLOUR);
 
   public static final Band PLAIN = new Band(UnknownFields.NONE);
 

@@ -22,8 +22,7 @@ public record Core(Shape shape, UnknownFields extras) {
 
   /** The values of one. */
   public static final List<Channel> CHANNELS =
-      List.of(
-          Channel.CORE_RADIUS, Channel.CORE_HEIGHT, Channel.CORE_LIFT, Channel.CORE_COLOUR);
+      List.of(Channel.CORE_RADIUS, Channel.CORE_HEIGHT, Channel.CORE_LIFT, Channel.CORE_COLOUR);
 
   public static final Core PLAIN = new Core(Shape.DRUM, UnknownFields.NONE);
 

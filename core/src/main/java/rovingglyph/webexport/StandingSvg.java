@@ -109,13 +109,17 @@ final class StandingSvg {
     int written = 0;
     for (Element e : stack) {
       if (e.solid != null) {
-        out.append("<g style='" + joined("|", shown(e, k -> true, "opacity:1", "opacity:0")) + "'>\n");
+        out.append(
+            "<g style='" + joined("|", shown(e, k -> true, "opacity:1", "opacity:0")) + "'>\n");
         out.append(solids.write(e.solid, written++)).append("</g>\n");
         continue;
       }
       String own = moving.computeIfAbsent(e.letter, n -> motion(letters.get(n), faded));
       StandingLetters.Letter[] states = letters.get(e.letter);
-      String seen = added(shown(e, k -> states[k].seen(), "visibility:visible", "visibility:hidden"), clipped(e, states));
+      String seen =
+          added(
+              shown(e, k -> states[k].seen(), "visibility:visible", "visibility:hidden"),
+              clipped(e, states));
       // Of both there is a declaration and, where it moves, an animation.
       String all = joined(own, seen);
       out.append("<path class=\"" + motions.prefix() + "-k\" style='" + all + "'/>\n");
@@ -350,13 +354,7 @@ final class StandingSvg {
     List<String> declared = new ArrayList<>();
     Track shown = track(k -> new double[] {e.there[k] && seen.test(k) ? 1 : 0}, StandingSvg::most);
     if (!shown.still(0) || shown.states()[0][0] == 0) {
-      put(
-          declared,
-          animations,
-          "seen",
-          shown,
-          0.5,
-          v -> v[0] > 0.5 ? there : away);
+      put(declared, animations, "seen", shown, 0.5, v -> v[0] > 0.5 ? there : away);
     }
     return String.join(";", declared) + "|" + String.join(",", animations);
   }

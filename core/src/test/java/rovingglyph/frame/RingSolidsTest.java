@@ -6,12 +6,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import rovingglyph.TestScenes;
+import rovingglyph.document.SceneCodec;
+import rovingglyph.edit.SceneEdits;
 import rovingglyph.geometry.Point;
 import rovingglyph.geometry.Point3;
 import rovingglyph.geometry.Space;
+import rovingglyph.proof.Finding;
+import rovingglyph.proof.Proof;
+import rovingglyph.scene.Channel;
+import rovingglyph.scene.Item;
+import rovingglyph.scene.Scene;
 
 /** What is within a ring of letters, and the band behind them. */
 class RingSolidsTest {
@@ -228,8 +237,7 @@ class RingSolidsTest {
   void whatIsSeenIsWhatALookMeetsFirst(int seed) {
     Ring r = new Ring(seed, "\"body\":{\"thickness\":0,\"ambient\":100}");
     PreparedLettering l = r.lettering();
-    List<Card> letters =
-        new LettersInSpace(l, 0, r.space).all(l.printed(l.rows(l.values(0))));
+    List<Card> letters = new LettersInSpace(l, 0, r.space).all(l.printed(l.rows(l.values(0))));
     List<Point3[]> band = triangles(r);
     PaintedAreas painted = new PaintedAreas(r.scene.outlines(), r.scene.at(0));
     int covered = 0;
@@ -272,8 +280,7 @@ class RingSolidsTest {
         if (!is || (there >> 8 & 255) > 0 || isAtEdge(r, List.of(), band, p, first.colour)) {
           continue;
         }
-        int want =
-            light.on(first.colour, r.space.solid().way(first.normal), new Point3(0, 0, -1));
+        int want = light.on(first.colour, r.space.solid().way(first.normal), new Point3(0, 0, -1));
         int shift = first.colour == CORE ? 16 : 0;
         double off = Math.abs((want >> shift & 255) - (there >> shift & 255));
         looks++;
@@ -285,6 +292,105 @@ class RingSolidsTest {
     assertThat(looks).isGreaterThan(50);
     assertThat(sum / looks).isLessThan(2.5);
     assertThat((double) other / looks).as(other + " of " + looks).isLessThan(0.03);
+  }
+
+  private static PreparedScene ring(String plane, String more) {
+    return TestScenes.prepare(
+        TestScenes.document(
+            TestScenes.CIRCLE.replace("200", "260"),
+            WORDS,
+            "\"fit\":\"spread\",\"side\":\"right\"",
+            more
+                + "\"plane\":{\"planeX\":500,\"planeY\":500,\"tilt\":70,\"stance\":\"standing\","
+                + plane
+                + "}"));
+  }
+
+  /** What is put into a ring fits into it, whatever its form. */
+  @ParameterizedTest
+  @ValueSource(strings = {"drum", "ball", "disc"})
+  void aNewCoreFits(String shape) {
+    PreparedScene before = ring("\"lean\":10", "");
+    String edit =
+        "{\"op\":\"plane\",\"items\":[\"l\"],\"core\":true,\"band\":true,\"shape\":\"%s\",\"time\":0}";
+    Scene scene = SceneEdits.apply(before.scene(), before, edit.formatted(shape));
+    PreparedScene after = TestScenes.prepare(SceneCodec.write(scene));
+    Item l = after.scene().item("l");
+    assertThat(l.properties().plane().core().shape().name()).isEqualToIgnoringCase(shape);
+    assertThat(l.movable(Channel.CORE_RADIUS).base()).isEqualTo(221);
+    assertThat(l.movable(Channel.BAND_HEIGHT).base()).isEqualTo(150);
+    assertThat(new StandingLetters(after, "l").coreRoom(0)).isNaN();
+    // The same once more leaves all as it is.
+    assertThat(SceneEdits.apply(scene, after, edit.formatted(shape))).isEqualTo(scene);
+  }
+
+  /** A core that is too large is told, and made as small as need be. */
+  @ParameterizedTest
+  @ValueSource(strings = {"drum", "ball", "disc"})
+  void lettersInTheCoreAreTold(String shape) {
+    PreparedScene scene =
+        ring(
+            "\"lean\":20,\"core\":{\"shape\":\"%s\",\"coreRadius\":275,\"coreHeight\":200,\"coreLift\":20}"
+                .formatted(shape),
+            "");
+    Finding found =
+        Proof.of(scene).stream()
+            .filter(f -> f.message().contains("stick in"))
+            .findFirst()
+            .orElseThrow();
+    Scene mended = SceneEdits.apply(scene.scene(), scene, found.edit());
+    PreparedScene after = TestScenes.prepare(SceneCodec.write(mended));
+    assertThat(mended.item("l").movable(Channel.CORE_RADIUS).base()).isBetween(180.0, 262.0);
+    assertThat(Proof.of(after)).noneMatch(f -> f.message().contains("stick in"));
+  }
+
+  /** A ring that fades does so as a whole; its core is hit as its letters are. */
+  @Test
+  void aCoreFadesWithItsLetters() {
+    String core = "\"core\":{\"shape\":\"ball\",\"coreRadius\":150,\"coreColour\":\"#FF0000\"}";
+    PreparedScene scene = ring(core, "\"opacity\":0,");
+    assertThat(new PaintedAreas(scene.outlines(), scene.at(0)).colour(new Point(500, 500)))
+        .isEqualTo(-1);
+    PreparedScene whole = ring(core, "");
+    assertThat(whole.itemAt(new Point(500, 500), 0, 1)).isEqualTo("l");
+    PreparedLettering l = whole.letterings().get("l");
+    assertThat(l.overlaps(0)).isTrue();
+  }
+
+  /** However large or near there are numbers, and they come soon. */
+  @ParameterizedTest
+  @MethodSource("seeds")
+  void everyNumberIsGood(int seed) {
+    Random random = new Random(seed);
+    String[] sizes = {"0", "1e-3", "90", "400", "1e5"};
+    String[] lifts = {"0", "-1e5", "300", "1e5"};
+    PreparedScene scene =
+        ring(
+            """
+            "swing":%d,"viewingDistance":%s,"lean":%d,
+            "core":{"shape":"%s","coreRadius":%s,"coreHeight":%s,"coreLift":%s},
+            "band":{"bandHeight":%s,"bandLift":%s,"bandGap":%s}"""
+                .formatted(
+                    random.nextInt(5) * 45,
+                    new String[] {"10", "200", "1e6"}[seed % 3],
+                    random.nextInt(5) * 90 - 180,
+                    new String[] {"drum", "ball", "disc"}[seed / 3 % 3],
+                    sizes[random.nextInt(5)],
+                    sizes[random.nextInt(5)],
+                    lifts[random.nextInt(4)],
+                    sizes[random.nextInt(5)],
+                    lifts[random.nextInt(4)],
+                    random.nextBoolean() ? "1e4" : "-1e4"),
+            "");
+    long from = System.nanoTime();
+    double[] numbers = scene.at(0.3).numbers();
+    assertThat((System.nanoTime() - from) / 1e9).isLessThan(5);
+    assertThat(numbers.length).isLessThan(2_000_000);
+    for (double n : numbers) {
+      assertThat(n).isFinite();
+    }
+    scene.itemAt(new Point(500, 440), 0, 2);
+    Proof.of(scene);
   }
 
   /** Whether a colour ends less than 0.7 px away. */

@@ -93,6 +93,30 @@ class DepthStageTest extends PageTest {
     assertThat(plane().get("body")).isNull();
   }
 
+  @Test
+  void aRingHasACoreAndABand() {
+    w.button("Carousel").click();
+    w.unfold("Core and band");
+    choose("Inside the ring", "A drum");
+    JsonObject core = plane().get("core").asObject();
+    assertThat(core.getDouble("coreRadius", 0)).isPositive();
+    assertThat(core.getDouble("coreHeight", 0)).isPositive();
+    choose("Inside the ring", "A ball");
+    w.type("Core radius", "120");
+    assertThat(page.getByLabel("Core height")).hasCount(0);
+    page.getByLabel("Band behind the letters").click();
+    w.type("Band height", "90");
+    core = plane().get("core").asObject();
+    assertThat(core.getString("shape", "")).isEqualTo("ball");
+    assertThat(core.getDouble("coreRadius", 0)).isEqualTo(120);
+    JsonObject band = plane().get("band").asObject();
+    assertThat(band.getDouble("bandHeight", 0)).isEqualTo(90);
+    choose("Inside the ring", "Nothing");
+    page.getByLabel("Band behind the letters").click();
+    assertThat(plane().get("core")).isNull();
+    assertThat(plane().get("band")).isNull();
+  }
+
   private JsonObject body() {
     return plane().get("body").asObject();
   }

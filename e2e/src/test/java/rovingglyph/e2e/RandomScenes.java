@@ -29,6 +29,7 @@ final class RandomScenes {
   private final Random turning;
 
   private final Random thickening;
+  private final Random rounding;
 
   /** Begins the id of a scene of chance that others show; its seed and its depth follow. */
   static final String ID = "chance-";
@@ -51,6 +52,7 @@ final class RandomScenes {
     this.riding = new Random(seed + 7000L);
     this.turning = new Random(seed + 13_000L);
     this.thickening = new Random(seed + 14_000L);
+    this.rounding = new Random(seed + 15_000L);
   }
 
   String document() {
@@ -466,7 +468,7 @@ final class RandomScenes {
             value(turning, 0, WIDTH),
             value(turning, 0, HEIGHT),
             turning.nextInt(0x1000000),
-            body());
+            body() + solids());
   }
 
   /** Letters with thickness, every other time. */
@@ -488,6 +490,28 @@ final class RandomScenes {
             value(thickening, 0, 100),
             value(thickening, -100, 100),
             thickening.nextBoolean() ? "0" : value(thickening, 0, 100));
+  }
+
+  /** A core within the ring and a band behind its letters, each now and then. */
+  private String solids() {
+    String core =
+        """
+        ,"core":{"shape":"%s","coreRadius":%s,"coreHeight":%s,"coreLift":%s,"coreColour":"#%06X"}"""
+            .formatted(
+                List.of("drum", "ball", "disc").get(rounding.nextInt(3)),
+                value(rounding, 0, 90),
+                value(rounding, 0, 90),
+                value(rounding, -40, 40),
+                rounding.nextInt(0x1000000));
+    String band =
+        """
+        ,"band":{"bandHeight":%s,"bandLift":%s,"bandGap":%s,"bandColour":"#%06X"}"""
+            .formatted(
+                value(rounding, 0, 60),
+                value(rounding, -20, 40),
+                value(rounding, 0, 20),
+                rounding.nextInt(0x1000000));
+    return (rounding.nextInt(3) == 0 ? core : "") + (rounding.nextInt(3) == 0 ? band : "");
   }
 
   /** Carried along a path now and then, alone or in copies. */

@@ -29,6 +29,12 @@ final class RingSolids {
   /** Letters whose way up goes away from the plane by less than this share of it lie. */
   private static final double LYING = 0.7;
 
+  /**
+   * A path that goes through the middle this near to it, px, has it on the left side: in the browser
+   * as on the server, whose numbers differ by less.
+   */
+  private static final double THROUGH = 1e-6;
+
   private static final Point3 UP = new Point3(0, 0, -1);
 
   private final RingLook look;
@@ -112,7 +118,7 @@ final class RingSolids {
     Point3 up = rise.up(left);
     Point3 foot = Point3.of(at).plus(behind(along, rise).times(look.bandGap()));
     double low = look.bandLift() - look.bandHeight() / 2;
-    double side = left.dot(at.minus(look.centre())) < 0 ? -1 : 1;
+    double side = left.dot(at.minus(look.centre())) < -THROUGH ? -1 : 1;
     return new Wall.Foot(
         foot.plus(up.times(low)),
         foot.plus(up.times(low + look.bandHeight())),
@@ -217,7 +223,7 @@ final class RingSolids {
     double outward = left.dot(view.local(c.origin()).minus(centre));
     if (!lies) {
       // The left side of a path is where the backs of letters are.
-      return outward > 0 ? near ? 2 : 1 : before ? 3 : 0;
+      return outward > -THROUGH ? near ? 2 : 1 : before ? 3 : 0;
     }
     int beside = 0;
     for (Point3 p : corners) {

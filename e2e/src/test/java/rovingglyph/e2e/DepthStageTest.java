@@ -103,7 +103,7 @@ class DepthStageTest extends PageTest {
     assertThat(core.getDouble("coreHeight", 0)).isPositive();
     choose("Inside the ring", "A ball");
     w.type("Core radius", "120");
-    assertThat(page.getByLabel("Core height")).hasCount(0);
+    assertThat(page.getByLabel("Core height").count()).isZero();
     page.getByLabel("Band behind the letters").click();
     w.type("Band height", "90");
     core = plane().get("core").asObject();

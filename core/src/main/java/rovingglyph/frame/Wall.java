@@ -95,7 +95,8 @@ final class Wall {
   private boolean isNear(int edge) {
     Foot a = foot(edge);
     Foot b = foot(edge + 1);
-    Point3 out = a.outward.plus(b.outward);
+    // Where a path goes through its own middle, both ends of a face may have other sides.
+    Point3 out = a.outward;
     Point3 way = a.after.plus(b.before);
     if (!lies) {
       return view.side(a.low, way) > 0 == way.dot(out) > 0;
@@ -222,7 +223,7 @@ final class Wall {
       double share = far > left ? left / far : 1;
       low.add(between(from.low, to.low, share).minus(from.outward.times(lowUnder)));
       high.add(between(from.high, to.high, share).minus(from.outward.times(highUnder)));
-      left -= far * share;
+      left = share < 1 ? 0 : left - far;
       from = to;
     }
   }

@@ -30,8 +30,8 @@ final class RingSolids {
   private static final double LYING = 0.7;
 
   /**
-   * A path that goes through the middle this near to it, px, has it on the left side: in the browser
-   * as on the server, whose numbers differ by less.
+   * A path that goes through the middle this near to it, px, has it on the left side: in the
+   * browser as on the server, whose numbers differ by less.
    */
   private static final double THROUGH = 1e-6;
 

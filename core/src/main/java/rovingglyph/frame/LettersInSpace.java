@@ -38,8 +38,10 @@ final class LettersInSpace implements LetterCards.Shapes {
   /** The colour of what is seen from behind, where that has one. */
   private final int backs;
 
-  /** What there is beside letters; null where there is nothing. */
-  private final RingSolids ring;
+  private final double time;
+
+  /** What there is beside letters, made on first use; null where there is nothing. */
+  private RingSolids made;
 
   /**
    * @param prepared one that has a plane
@@ -59,10 +61,18 @@ final class LettersInSpace implements LetterCards.Shapes {
             value(Channel.LEAN, time),
             look == null ? 0 : look.thickness(),
             new Point(value(Channel.PLANE_X, time), value(Channel.PLANE_Y, time)));
-    this.ring = ring(time);
+    this.time = time;
   }
 
-  private RingSolids ring(double time) {
+  /** What there is beside letters; null where there is nothing. */
+  private RingSolids ring() {
+    if (made == null && lettering.properties().plane().hasSolids()) {
+      made = solids();
+    }
+    return made;
+  }
+
+  private RingSolids solids() {
     SeatValues v = prepared.values(time);
     RingLook there = RingLook.of(lettering, prepared.centre(v), time);
     RingView view = there == null ? null : RingView.of(space);
@@ -200,20 +210,20 @@ final class LettersInSpace implements LetterCards.Shapes {
    */
   double room(List<LetterInk> letters, double touch) {
     double out = Double.POSITIVE_INFINITY;
-    for (Card c : ring == null ? List.<Card>of() : all(letters)) {
-      out = Math.min(out, ring.room(LetterCrossings.outlines(c)));
+    for (Card c : ring() == null ? List.<Card>of() : all(letters)) {
+      out = Math.min(out, ring().room(LetterCrossings.outlines(c)));
     }
-    return ring != null && out < ring.radius() - touch ? out : Double.NaN;
+    return ring() != null && out < ring().radius() - touch ? out : Double.NaN;
   }
 
   /** Whether anything that is no letter reaches into a part of the frame. */
   boolean solidTouches(Window window) {
-    if (ring == null) {
+    if (ring() == null) {
       return false;
     }
     return Stream.of(RingPart.values())
         .filter(p -> p.isIn(window.half()))
-        .flatMap(p -> ring.faces(p).stream())
+        .flatMap(p -> ring().faces(p).stream())
         .map(LettersInSpace::piece)
         .anyMatch(p -> AreaTouch.touches(Outline.of(p.subPaths()), p.map(), window.area()));
   }
@@ -230,7 +240,7 @@ final class LettersInSpace implements LetterCards.Shapes {
    */
   void paint(Frame frame, List<LetterInk> letters, Outlines outlines, double alpha) {
     frame.mapped(Space.FLAT);
-    if (ring == null) {
+    if (ring() == null) {
       List<Card> ordered = ordered(letters, frame.half());
       int near = 0;
       while (near < ordered.size() && cards.isFar(ordered.get(near))) {
@@ -261,11 +271,11 @@ final class LettersInSpace implements LetterCards.Shapes {
   List<Stacked> stack(List<LetterInk> letters, Half half) {
     List<Stacked> out = new ArrayList<>();
     List<Card> ordered = ordered(letters, half);
-    if (ring == null) {
+    if (ring() == null) {
       ordered.forEach(c -> out.add(new Stacked(c, null)));
       return out;
     }
-    List<Integer> slots = ordered.stream().map(c -> ring.slot(c, cards.left(c, this))).toList();
+    List<Integer> slots = ordered.stream().map(c -> ring().slot(c, cards.left(c, this))).toList();
     RingPart[] parts = RingPart.values();
     for (int slot = 0; slot <= parts.length; slot++) {
       for (int i = 0; i < slots.size(); i++) {
@@ -273,7 +283,7 @@ final class LettersInSpace implements LetterCards.Shapes {
           out.add(new Stacked(ordered.get(i), null));
         }
       }
-      if (slot < parts.length && parts[slot].isIn(half) && ring.has(parts[slot])) {
+      if (slot < parts.length && parts[slot].isIn(half) && ring().has(parts[slot])) {
         out.add(new Stacked(null, parts[slot]));
       }
     }
@@ -292,7 +302,7 @@ final class LettersInSpace implements LetterCards.Shapes {
 
   /** Paints one thing beside the letters. */
   void paintSolid(Frame frame, RingPart part, double alpha) {
-    if (ring != null && ring.has(part)) {
+    if (ring() != null && ring().has(part)) {
       frame.mapped(Space.FLAT);
       solid(frame, part, alpha);
       frame.mapped(space);
@@ -308,7 +318,7 @@ final class LettersInSpace implements LetterCards.Shapes {
     if (!whole) {
       frame.push(alpha, BlendMode.NORMAL, LayerEffects.NONE);
     }
-    ring.faces(part).forEach(f -> face(frame, f));
+    ring().faces(part).forEach(f -> face(frame, f));
     if (!whole) {
       frame.pop();
     }

@@ -174,8 +174,8 @@ final class RingSolids {
       List<Point3> high = circle(top, scale);
       List<Wall.Foot> feet = new ArrayList<>();
       for (int i = 0; i < low.size(); i++) {
-        Point3 out1 = low.get(i).minus(bottom).unit();
-        feet.add(new Wall.Foot(low.get(i), high.get(i), out1, out1, out1));
+        Point3 outward = low.get(i).minus(bottom).unit();
+        feet.add(new Wall.Foot(low.get(i), high.get(i), outward, outward, outward));
       }
       out.addAll(
           new Wall(view, feet, true, false, below ? under : 0, above ? under : 0)

@@ -560,7 +560,8 @@ public final class AnimatedSvg {
                     part,
                     !opaque,
                     (solid, n) ->
-                        new StrandSvg(prepared, clock, motions, name + "-s" + n)
+                        new StrandSvg(
+                                prepared, clock, motions, name + "-s" + solid.ordinal() + "-" + n)
                             .write(t -> prepared.solid(id, t, solid, opaque)))
             : null;
     if (letters == null) {

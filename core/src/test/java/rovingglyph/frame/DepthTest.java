@@ -251,7 +251,7 @@ class DepthTest {
   }
 
   private static boolean holds(Card c, Space space, Point p) {
-    int winding = 0;
+    List<List<Point>> polygons = new ArrayList<>();
     for (Piece piece : c.seen(space)) {
       for (SubPath s : piece.subPaths()) {
         List<Point> polygon = new ArrayList<>();
@@ -259,17 +259,10 @@ class DepthTest {
           polygon.add(piece.map().apply(e.start()));
           polygon.add(piece.map().apply(e.end()));
         }
-        for (int i = 0; i < polygon.size(); i++) {
-          Point a = polygon.get(i);
-          Point b = polygon.get((i + 1) % polygon.size());
-          if (a.y() <= p.y() != b.y() <= p.y()) {
-            double at = a.x() + (p.y() - a.y()) / (b.y() - a.y()) * (b.x() - a.x());
-            winding += at > p.x() ? (b.y() > a.y() ? 1 : -1) : 0;
-          }
-        }
+        polygons.add(polygon);
       }
     }
-    return winding != 0;
+    return PaintedAreas.winding(polygons, p) != 0;
   }
 
   private static double depth(Card c, Space space, Point p) {
